@@ -1,0 +1,135 @@
+package org.goldthistle.core.balance;
+
+import static org.goldthistle.core.balance.ModelConstants.DECIBANS_PER_NAT;
+
+import java.util.List;
+
+/**
+ * What is believed of a tree once the readings are weighed: section 5 of {@code docs/model.md},
+ * {@code posterior_k ∝ prior_k · exp(Σ_j ℓ_jk)}. Taxa and readings are addressed by their place in the sheet and
+ * in {@link #readings()}; the place after the last taxon is none-of-these.
+ *
+ * @see "Good 1950, Probability and the Weighing of Evidence"
+ */
+public final class Balance {
+    private final GroupModel model;
+    private final double[] prior;
+    private final List<WeighedReading> readings;
+    private final double[][] contributions; // ℓ by reading and taxon, in nats
+    private final double[] posterior;
+    private final int lead;
+    private final int rival;
+
+    Balance(GroupModel model, double[] prior, List<WeighedReading> readings) {
+        this.model = model;
+        this.prior = prior;
+        this.readings = List.copyOf(readings);
+        double[] shares = model.clusterShares(
+                readings.stream().mapToInt(WeighedReading::characterIndex).toArray());
+        this.contributions = new double[readings.size()][];
+        for (int j = 0; j < contributions.length; j++) {
+            contributions[j] = readings.get(j).contribution(shares[j]);
+        }
+        this.posterior = posterior(prior, contributions);
+        this.lead = bestBut(posterior, -1);
+        this.rival = bestBut(posterior, lead);
+    }
+
+    private static double[] posterior(double[] prior, double[][] contributions) {
+        double[] logs = new double[prior.length];
+        for (int k = 0; k < logs.length; k++) {
+            logs[k] = Math.log(prior[k]);
+            for (double[] contribution : contributions) {
+                logs[k] += contribution[k];
+            }
+        }
+        return normalised(logs);
+    }
+
+    /** Shares that add up to 1 from logarithms; the largest is taken off before exp so that none overflows. */
+    private static double[] normalised(double[] logs) {
+        double largest = Double.NEGATIVE_INFINITY;
+        for (double log : logs) {
+            largest = Math.max(largest, log);
+        }
+        double total = 0;
+        for (int k = 0; k < logs.length; k++) {
+            logs[k] = Math.exp(logs[k] - largest);
+            total += logs[k];
+        }
+        for (int k = 0; k < logs.length; k++) {
+            logs[k] /= total;
+        }
+        return logs;
+    }
+
+    /** The taxon with the highest posterior, none-of-these and one other left out; ties go to the earlier. */
+    private static int bestBut(double[] posterior, int leftOut) {
+        int best = leftOut == 0 ? 1 : 0;
+        for (int k = best + 1; k < posterior.length - 1; k++) {
+            if (k != leftOut && posterior[k] > posterior[best]) {
+                best = k;
+            }
+        }
+        return best;
+    }
+
+    /** The model it was reckoned with. */
+    public GroupModel model() {
+        return model;
+    }
+
+    /** The readings that this balance uses. */
+    public List<WeighedReading> readings() {
+        return readings;
+    }
+
+    /** The share of belief in a taxon before the readings, in (0, 1). */
+    public double prior(int taxon) {
+        return prior[taxon];
+    }
+
+    /** The share of belief in a taxon, in [0, 1]. */
+    public double posterior(int taxon) {
+        return posterior[taxon];
+    }
+
+    /** The share of belief in none of the sheet's taxa. */
+    public double noneOfThese() {
+        return posterior[posterior.length - 1];
+    }
+
+    /** The taxon with the highest posterior. */
+    public int lead() {
+        return lead;
+    }
+
+    /** The taxon with the highest posterior after the lead. */
+    public int rival() {
+        return rival;
+    }
+
+    /**
+     * How far a reading speaks for taxon a against taxon b, {@code 10·(ℓ_ja − ℓ_jb)/ln 10}. Ten points are ten to
+     * one, twenty a hundred to one.
+     *
+     * @return points (decibans): above 0 for a, below 0 for b
+     */
+    public double points(int reading, int a, int b) {
+        return DECIBANS_PER_NAT * (contributions[reading][a] - contributions[reading][b]);
+    }
+
+    /** How far the surroundings speak for taxon a against taxon b, in points; 0 from features alone. */
+    public double surroundingsPoints(int a, int b) {
+        return DECIBANS_PER_NAT * (Math.log(prior[a]) - Math.log(prior[b]));
+    }
+
+    /** All points for taxon a against taxon b, those of the surroundings included. */
+    public double totalPoints(int a, int b) {
+        double total = surroundingsPoints(a, b);
+        for (int j = 0; j < contributions.length; j++) {
+            total += points(j, a, b);
+        }
+        return total;
+    }
+}

@@ -1,0 +1,99 @@
+package org.goldthistle.core.balance;
+
+import static org.goldthistle.core.balance.ModelConstants.BLUR_KEPT;
+import static org.goldthistle.core.balance.ModelConstants.BLUR_TO_EACH_SIDE;
+import static org.goldthistle.core.balance.ModelConstants.LAPSE;
+
+import org.goldthistle.core.reading.Certainty;
+import org.goldthistle.core.reading.Observed;
+import org.goldthistle.core.reading.StatesObserved;
+import org.goldthistle.core.sheet.DiagnosticCharacter;
+import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.StateProfile;
+import org.goldthistle.core.sheet.StateScale;
+
+/** Likelihood of a character that is read as one of m states, looked up in tables made once a sheet. */
+public final class StateLikelihood implements Likelihood {
+    private final StateScale scale;
+    private final double[][] probability; // p', by taxon and state
+    private final double[][][] logs; // ln p'', by certainty, state, and taxon with none-of-these last
+
+    private StateLikelihood(StateScale scale, double[][] probability) {
+        this.scale = scale;
+        this.probability = probability;
+        this.logs = new double[Certainty.values().length][][];
+        for (Certainty certainty : Certainty.values()) {
+            logs[certainty.ordinal()] = logs(certainty);
+        }
+    }
+
+    static StateLikelihood of(GroupSheet sheet, DiagnosticCharacter character, StateScale scale) {
+        double[][] probability = new double[sheet.taxa().size()][];
+        for (int k = 0; k < probability.length; k++) {
+            var profile =
+                    (StateProfile) sheet.profile(character, sheet.taxa().get(k).id());
+            probability[k] = readingProbabilities(scale, frequencies(scale, profile));
+        }
+        return new StateLikelihood(scale, probability);
+    }
+
+    /** The profile's frequencies in the order of the states. */
+    static double[] frequencies(StateScale scale, StateProfile profile) {
+        double[] frequencies = new double[scale.states().size()];
+        for (int s = 0; s < frequencies.length; s++) {
+            frequencies[s] = profile.frequency(scale.states().get(s).id());
+        }
+        return frequencies;
+    }
+
+    /** p' of section 3: ordered states are first mistaken for their neighbours now and then, then comes the lapse. */
+    static double[] readingProbabilities(StateScale scale, double[] frequencies) {
+        double[] read = scale.ordered() ? blurred(frequencies) : frequencies.clone();
+        for (int s = 0; s < read.length; s++) {
+            read[s] = (1 - LAPSE) * read[s] + LAPSE / read.length;
+        }
+        return read;
+    }
+
+    /** The kernel (0.05, 0.90, 0.05); what would fall off an end stays at that end. */
+    private static double[] blurred(double[] frequencies) {
+        int last = frequencies.length - 1;
+        double[] blurred = new double[frequencies.length];
+        for (int s = 0; s <= last; s++) {
+            blurred[s] += BLUR_KEPT * frequencies[s];
+            blurred[Math.max(0, s - 1)] += BLUR_TO_EACH_SIDE * frequencies[s];
+            blurred[Math.min(last, s + 1)] += BLUR_TO_EACH_SIDE * frequencies[s];
+        }
+        return blurred;
+    }
+
+    private double[][] logs(Certainty certainty) {
+        double[][] byState = new double[scale.states().size()][];
+        double evenly = 1.0 / byState.length;
+        double[] column = new double[probability.length];
+        for (int s = 0; s < byState.length; s++) {
+            for (int k = 0; k < column.length; k++) {
+                column[k] = probability[k][s];
+            }
+            byState[s] = Doubt.logs(column, evenly, certainty);
+        }
+        return byState;
+    }
+
+    @Override
+    public double[] meanLog(Observed observed, Certainty certainty) {
+        double[][] byState = logs[certainty.ordinal()];
+        var states = ((StatesObserved) observed).states();
+        double[] mean = new double[probability.length + 1];
+        for (String state : states) {
+            double[] log = byState[scale.indexOf(state)];
+            for (int k = 0; k < mean.length; k++) {
+                mean[k] += log[k];
+            }
+        }
+        for (int k = 0; k < mean.length; k++) {
+            mean[k] /= states.size();
+        }
+        return mean;
+    }
+}

@@ -1,0 +1,69 @@
+package org.goldthistle.core.balance;
+
+import static org.goldthistle.core.balance.ModelConstants.OUT_OF_SEASON;
+import static org.goldthistle.core.balance.ModelConstants.SITE_WITH_HABITAT;
+import static org.goldthistle.core.balance.ModelConstants.WEAK_ABSENCE;
+
+import java.util.Optional;
+import org.goldthistle.core.reading.Context;
+import org.goldthistle.core.reading.Observed;
+import org.goldthistle.core.reading.Reading;
+import org.goldthistle.core.reading.StatesObserved;
+import org.goldthistle.core.sheet.Absence;
+import org.goldthistle.core.sheet.DiagnosticCharacter;
+import org.goldthistle.core.sheet.Material;
+import org.goldthistle.core.sheet.Position;
+import org.goldthistle.core.sheet.School;
+import org.goldthistle.core.sheet.State;
+import org.goldthistle.core.sheet.Trust;
+
+/** How far a reading counts, w in [0, 1]: section 4 of {@code docs/model.md}. */
+final class Weight {
+    private Weight() {}
+
+    static double of(DiagnosticCharacter character, Reading reading, Context context, Optional<School> school) {
+        double weight = ofLook(
+                character,
+                context,
+                reading.material().or(context::material),
+                reading.position().or(context::position),
+                school);
+        return clamp(isWeakAbsence(character, reading.observed()) ? weight * WEAK_ABSENCE : weight);
+    }
+
+    /** The weight of a look at given material, before it is known what will be seen and before clamping. */
+    static double ofLook(
+            DiagnosticCharacter character,
+            Context context,
+            Optional<Material> material,
+            Optional<Position> position,
+            Optional<School> school) {
+        Trust trust = character.trust();
+        double weight = trust.weight(school) * trust.stages().getOrDefault(context.stage(), 1.0);
+        if (material.isPresent()) {
+            weight *= trust.materials().getOrDefault(material.get(), 1.0);
+        }
+        if (position.isPresent()) {
+            weight *= trust.positions().getOrDefault(position.get(), 1.0);
+        }
+        if (!isInSeason(character, context)) {
+            weight *= OUT_OF_SEASON;
+        }
+        if (character.isSite() && !context.habitat().isEmpty()) {
+            weight *= SITE_WITH_HABITAT;
+        }
+        return weight;
+    }
+
+    static boolean isInSeason(DiagnosticCharacter character, Context context) {
+        return character.trust().months().contains(context.month());
+    }
+
+    static double clamp(double weight) {
+        return Math.min(1, Math.max(0, weight));
+    }
+
+    private static boolean isWeakAbsence(DiagnosticCharacter character, Observed observed) {
+        return character.absence() == Absence.WEAK && observed instanceof StatesObserved seen && seen.all(State.ABSENT);
+    }
+}

@@ -1,0 +1,45 @@
+package org.goldthistle.core.reading;
+
+import java.util.EnumSet;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.goldthistle.core.Refusals;
+import org.goldthistle.core.sheet.Habitat;
+import org.goldthistle.core.sheet.LifeStage;
+import org.goldthistle.core.sheet.Material;
+import org.goldthistle.core.sheet.Position;
+
+/**
+ * The circumstances of a tree on the day it was read.
+ *
+ * @param month 1-12
+ * @param stage how far grown
+ * @param origin how it came to stand there
+ * @param habitat keys of the ground; may be empty
+ * @param material of readings that name none; empty: their multiplier is 1
+ * @param position of readings that name none; empty: their multiplier is 1
+ * @param records verified trees of the district by taxon id, of any origin, each at least 0; may be empty
+ */
+public record Context(
+        int month,
+        LifeStage stage,
+        TreeOrigin origin,
+        Set<Habitat> habitat,
+        Optional<Material> material,
+        Optional<Position> position,
+        Map<String, Integer> records) {
+
+    /** @throws org.goldthistle.core.RefusedException if the month or a number of records is out of range */
+    public Context {
+        var keys = EnumSet.noneOf(Habitat.class);
+        keys.addAll(habitat);
+        habitat = java.util.Collections.unmodifiableSet(keys);
+        records = Map.copyOf(records);
+        var refusals = new Refusals();
+        refusals.require(month >= 1 && month <= 12, "month", month, "a month from 1 to 12");
+        records.forEach((taxon, number) ->
+                refusals.require(number >= 0, "records." + taxon, number, "a number of trees, 0 or more"));
+        refusals.throwIfAny();
+    }
+}

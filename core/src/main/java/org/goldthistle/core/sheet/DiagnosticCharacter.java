@@ -1,0 +1,78 @@
+package org.goldthistle.core.sheet;
+
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.goldthistle.core.Refusals;
+
+/**
+ * A character that separates taxa of a group.
+ *
+ * @param id kebab-case, unique in the sheet
+ * @param name what to look at, in plain field language
+ * @param organ it is read from
+ * @param zone how near one must be
+ * @param scale states or numbers
+ * @param profiles what it looks like, by taxon id; a hybrid may be missing and is then derived from its parents
+ * @param trust how far it counts, and when
+ * @param replication how many looks make a reading
+ * @param cluster name shared by characters that are really one signal
+ * @param effort what the check costs
+ * @param absence whether not seeing it tells much
+ * @param guidance how to look
+ */
+public record DiagnosticCharacter(
+        String id,
+        String name,
+        Organ organ,
+        Zone zone,
+        Scale scale,
+        Map<String, Profile> profiles,
+        Trust trust,
+        Replication replication,
+        Optional<String> cluster,
+        Effort effort,
+        Absence absence,
+        Guidance guidance) {
+
+    /** @throws org.goldthistle.core.RefusedException if a profile does not fit the scale */
+    public DiagnosticCharacter {
+        profiles = Collections.unmodifiableMap(new LinkedHashMap<>(profiles));
+        var refusals = new Refusals();
+        refusals.requireText(id, "id");
+        refusals.requireText(name, "name");
+        for (Map.Entry<String, Profile> entry : profiles.entrySet()) {
+            requireFit(refusals, scale, "profiles." + entry.getKey(), entry.getValue());
+        }
+        refusals.throwIfAny();
+    }
+
+    /** Whether it tells of the place rather than of the tree. */
+    public boolean isSite() {
+        return organ == Organ.SITE;
+    }
+
+    private static void requireFit(Refusals refusals, Scale scale, String key, Profile profile) {
+        if (scale instanceof StateScale states && profile instanceof StateProfile frequencies) {
+            for (String state : frequencies.frequencies().keySet()) {
+                refusals.require(
+                        states.indexOf(state) >= 0, key, "\"" + state + "\"", "ids of this character's states");
+            }
+        } else if (scale instanceof NumberScale number && profile instanceof RangeProfile limits) {
+            refusals.require(
+                    !number.isCount() || limits.range().holdsWholeNumber(),
+                    key,
+                    "limits " + limits.range().rarelyLow() + " to "
+                            + limits.range().rarelyHigh(),
+                    "limits of a count that span a whole number");
+        } else {
+            boolean wantsStates = scale instanceof StateScale;
+            refusals.require(
+                    false,
+                    key,
+                    wantsStates ? "a range" : "frequencies of states",
+                    wantsStates ? "frequencies of states" : "{\"range\": [four numbers]}");
+        }
+    }
+}

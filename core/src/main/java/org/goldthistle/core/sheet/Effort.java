@@ -1,0 +1,23 @@
+package org.goldthistle.core.sheet;
+
+import java.util.List;
+import org.goldthistle.core.Refusals;
+
+/**
+ * What a check asks of the observer and of the tree.
+ *
+ * @param minutes of work for one fair reading, above 0
+ * @param harm done to the tree
+ * @param hazards topics of the cautions that apply while checking
+ * @param sense it is read with
+ */
+public record Effort(double minutes, Harm harm, List<CautionTopic> hazards, Sense sense) {
+    /** @throws org.goldthistle.core.RefusedException if minutes is not above 0 */
+    public Effort {
+        hazards = List.copyOf(hazards);
+        var refusals = new Refusals();
+        refusals.require(
+                minutes > 0 && Double.isFinite(minutes), "minutes", minutes, "minutes of work, a number above 0");
+        refusals.throwIfAny();
+    }
+}

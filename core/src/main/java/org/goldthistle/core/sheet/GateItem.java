@@ -1,0 +1,20 @@
+package org.goldthistle.core.sheet;
+
+import org.goldthistle.core.Refusals;
+
+/**
+ * Something that every member of the group shares, looked at first and never weighed.
+ *
+ * @param otherwise what the tree is likely to be when the item fails
+ */
+public record GateItem(String id, String name, Organ organ, Zone zone, String howTo, String otherwise) {
+    /** @throws org.goldthistle.core.RefusedException if a text is blank */
+    public GateItem {
+        var refusals = new Refusals();
+        refusals.requireText(id, "id");
+        refusals.requireText(name, "name");
+        refusals.requireText(howTo, "howTo");
+        refusals.requireText(otherwise, "otherwise");
+        refusals.throwIfAny();
+    }
+}

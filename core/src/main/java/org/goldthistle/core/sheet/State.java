@@ -1,0 +1,22 @@
+package org.goldthistle.core.sheet;
+
+import org.goldthistle.core.Refusals;
+
+/**
+ * One state of a character.
+ *
+ * @param id short, unique in its character; {@link #ABSENT} means that the thing is not there
+ * @param name the state in field words
+ */
+public record State(String id, String name) {
+    /** The id of the state that says a thing is not there; see {@link Absence}. */
+    public static final String ABSENT = "absent";
+
+    /** @throws org.goldthistle.core.RefusedException if id or name is blank */
+    public State {
+        var refusals = new Refusals();
+        refusals.requireText(id, "id");
+        refusals.requireText(name, "name");
+        refusals.throwIfAny();
+    }
+}

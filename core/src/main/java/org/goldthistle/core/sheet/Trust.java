@@ -1,0 +1,61 @@
+package org.goldthistle.core.sheet;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import org.goldthistle.core.Coded;
+import org.goldthistle.core.Refusals;
+
+/**
+ * How far a careful crew member may trust a character, and when: the exponent on its likelihood and what
+ * lowers or raises it. What a map does not list has the multiplier 1.
+ *
+ * @param weight in [0, 1]: 1 counts in full, 0.9 strong, 0.65 supporting, 0.3 a hint
+ * @param schools other weights in [0, 1] where a school of practice differs
+ * @param months in which the character can be read at all, 1-12, at least one
+ * @param stages multipliers by life stage, at least 0
+ * @param materials multipliers by where the material came from, at least 0
+ * @param positions multipliers by place in the crown, at least 0
+ */
+public record Trust(
+        double weight,
+        Map<School, Double> schools,
+        Set<Integer> months,
+        Map<LifeStage, Double> stages,
+        Map<Material, Double> materials,
+        Map<Position, Double> positions) {
+
+    /** @throws org.goldthistle.core.RefusedException if a figure lies outside its range */
+    public Trust {
+        schools = Map.copyOf(schools);
+        months = java.util.Collections.unmodifiableSet(new TreeSet<>(months));
+        stages = Map.copyOf(stages);
+        materials = Map.copyOf(materials);
+        positions = Map.copyOf(positions);
+        var refusals = new Refusals();
+        refusals.requireShare(weight, "weight");
+        schools.forEach((school, own) -> refusals.requireShare(own, "schools." + school.code()));
+        refusals.require(!months.isEmpty(), "months", "none", "at least one month");
+        for (int month : months) {
+            refusals.require(month >= 1 && month <= 12, "months", month, "months from 1 to 12");
+        }
+        requireMultipliers(refusals, "stages", stages);
+        requireMultipliers(refusals, "materials", materials);
+        requireMultipliers(refusals, "positions", positions);
+        refusals.throwIfAny();
+    }
+
+    /** The sheet's weight, or the school's own where it has one. */
+    public double weight(Optional<School> school) {
+        return school.map(schools::get).orElse(weight);
+    }
+
+    private static <K extends Coded> void requireMultipliers(Refusals refusals, String key, Map<K, Double> map) {
+        map.forEach((of, multiplier) -> refusals.require(
+                multiplier >= 0 && Double.isFinite(multiplier),
+                key + "." + of.code(),
+                multiplier,
+                "a multiplier of 0 or more"));
+    }
+}
