@@ -1,0 +1,78 @@
+# Building and testing. Sourced, never run.
+
+JAR=$ROOT/server/target/goldthistle.jar
+MAVEN=(mvn -B -ntp -q)
+
+maven() { (cd "$ROOT" && "${MAVEN[@]}" "$@"); }
+
+# a print of everything the jar is made of
+build_inputs() {
+  (
+    cd "$ROOT"
+    { javac -version; node -v; } 2>&1
+    find pom.xml scripts/checkstyle.xml core formats server web \
+      \( -name target -o -name node_modules -o -name test -o -name schema.d.ts \) -prune -o -type f -print0 |
+      LC_ALL=C sort -z | xargs -0 sha256sum
+  ) | sha256sum | cut -d' ' -f1
+}
+
+# build_jar: only when something it is made of changed
+build_jar() {
+  need_build_tools
+  local inputs
+  inputs=$(build_inputs)
+  if [[ -s $JAR && $(cat "$STATE/built" 2>/dev/null) == "$inputs" ]]; then return 0; fi
+  say "building (the first time takes some minutes)"
+  maven -pl server -am package -DskipTests -Dspotless.check.skip -Dcheckstyle.skip
+  echo "$inputs" >"$STATE/built"
+}
+
+# with_test_database COMMAND...: a cluster of the tests' own, stopped afterwards
+with_test_database() {
+  need_build_tools
+  pg_start test-postgres fast
+  trap 'pg_stop test-postgres' EXIT
+  pg_database test-postgres goldthistle_test fresh
+  pg_database test-postgres goldthistle_e2e fresh
+  pg_environment test-postgres goldthistle_test
+  export GOLDTHISTLE_E2E_DATABASE_URL="jdbc:postgresql://127.0.0.1:$(pg_port test-postgres)/goldthistle_e2e"
+  export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
+  PLAYWRIGHT_NODEJS_PATH=$(command -v node)
+  export PLAYWRIGHT_NODEJS_PATH
+  "$@"
+}
+
+run_tests() {
+  need_chromium
+  with_test_database all_tests
+}
+
+all_tests() {
+  bash -n "$ROOT/goldthistle" "$ROOT"/scripts/*.sh "$ROOT/web/build.sh"
+  MAVEN=(mvn -B -ntp) maven install
+  say "all tests passed"
+}
+
+format_sources() {
+  need_build_tools
+  maven spotless:apply
+  (cd "$ROOT/web" && npm run -s format)
+}
+
+write_openapi() {
+  with_test_database maven -pl server -am test -Dtest=OpenApiDriftTest -Dsurefire.failIfNoSpecifiedTests=false \
+    -Dgoldthistle.openapi.write=true -Dexec.skip
+  say "web/openapi.json is written"
+}
+
+take_shots() {
+  need_chromium
+  with_test_database maven -pl e2e -am install -Dtest=ScreenshotsTest -Dsurefire.failIfNoSpecifiedTests=false \
+    -Dgoldthistle.shots="$ROOT/docs/screenshots"
+  say "the pictures are in docs/screenshots"
+}
+
+run_bench() {
+  need_build_tools
+  "$ROOT/bench/round-trip.sh"
+}

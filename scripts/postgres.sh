@@ -1,0 +1,143 @@
+# PostgreSQL clusters of the project's own, on the loopback and a free port that each remembers. Sourced, never run.
+#
+# A cluster NAME has its settings in .goldthistle/NAME and its data there too; where the unprivileged account
+# that the server needs under root cannot reach that folder, the data lies in /var/lib/goldthistle instead.
+
+PG_ROLE=goldthistle
+
+pg_home() { echo "$STATE/$1"; }
+pg_data_home() { if [[ -s $(pg_home "$1")/elsewhere ]]; then cat "$(pg_home "$1")/elsewhere"; else pg_home "$1"; fi; }
+pg_data() { echo "$(pg_data_home "$1")/data"; }
+pg_port() { cat "$(pg_home "$1")/port"; }
+
+# as_postgres COMMAND...: the server refuses root, so root becomes the package's account
+as_postgres() {
+  if [[ $EUID -eq 0 ]]; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi
+}
+
+# pg_sql NAME DATABASE ARGUMENT...: psql as the cluster's administrator
+pg_sql() {
+  local name=$1 database=$2
+  shift 2
+  PGPASSWORD=$(cat "$(pg_home "$name")/admin.pass") "$PG_BIN/psql" -X -q -v ON_ERROR_STOP=1 \
+    -h 127.0.0.1 -p "$(pg_port "$name")" -U postgres -d "$database" "$@"
+}
+
+# pg_start NAME [fast]: makes the cluster if need be and starts it; "fast" gives durability up, for tests
+pg_start() {
+  local name=$1 home
+  need_postgres
+  home=$(pg_home "$name")
+  mkdir -p "$home"
+  (
+    flock 9
+    pg_settle_place "$name"
+    if [[ ! -s $(pg_data "$name")/PG_VERSION ]]; then pg_create "$name"; fi
+    pg_forget_dead_server "$name"
+    if ! pg_runs "$name"; then pg_launch "$name" "${2:-}"; fi
+  ) 9>"$home/lock"
+}
+
+# where the data lies: in .goldthistle, unless the server's account cannot pass a parent folder
+pg_settle_place() {
+  local home elsewhere
+  home=$(pg_home "$1")
+  if [[ $EUID -ne 0 || -s $home/elsewhere || -s $home/data/PG_VERSION ]]; then return 0; fi
+  if ! runuser -u postgres -- test -x "$home"; then
+    elsewhere=/var/lib/goldthistle/$(printf %s "$home" | sha1sum | cut -c1-12)
+    mkdir -p "$elsewhere"
+    echo "$elsewhere" >"$home/elsewhere"
+    say "the account postgres cannot reach $home; the database lies in $elsewhere"
+  fi
+}
+
+pg_create() {
+  local name=$1 home data passwords
+  home=$(pg_home "$name")
+  data=$(pg_data "$name")
+  keep_secret "$home/admin.pass" "$(random_word 16)"
+  keep_secret "$home/role.pass" "$(random_word 16)"
+  rm -rf "$data" # an earlier attempt that was cut short
+  mkdir -p "$data"
+  passwords=$(mktemp)
+  cat "$home/admin.pass" >"$passwords"
+  if [[ $EUID -eq 0 ]]; then chown postgres: "$(pg_data_home "$name")" "$data" "$passwords"; fi
+  as_postgres "$PG_BIN/initdb" -D "$data" -U postgres -E UTF8 --locale=C.UTF-8 \
+    --auth=scram-sha-256 --pwfile="$passwords" --no-instructions >"$home/initdb.log" 2>&1 ||
+    { cat "$home/initdb.log" >&2; rm -f "$passwords"; die "PostgreSQL could not make its cluster in $data"; }
+  rm -f "$passwords"
+}
+
+# a server that was killed leaves its pid file; a process that nobody reaps still answers kill -0
+pg_forget_dead_server() {
+  local pidfile pid
+  pidfile=$(pg_data "$1")/postmaster.pid
+  pid=$(head -1 "$pidfile" 2>/dev/null) || return 0
+  if [[ -z $pid ]] || ! tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qF "$(pg_data "$1")"; then
+    rm -f "$pidfile"
+  fi
+}
+
+pg_runs() { as_postgres "$PG_BIN/pg_ctl" -D "$(pg_data "$1")" status >/dev/null 2>&1; }
+
+pg_launch() {
+  local name=$1 home settings="" attempt sockets
+  home=$(pg_home "$name")
+  sockets=$(pg_data_home "$name")/sock
+  # a socket's path may be 107 bytes long and no longer
+  if [[ ${#sockets} -gt 80 ]]; then sockets=/tmp/goldthistle-$(printf %s "$home" | sha1sum | cut -c1-12); fi
+  mkdir -p "$sockets"
+  touch "$(pg_data_home "$name")/server.log"
+  if [[ $EUID -eq 0 ]]; then chown postgres: "$sockets" "$(pg_data_home "$name")/server.log"; fi
+  if [[ ${2:-} == fast ]]; then settings="-c fsync=off -c synchronous_commit=off -c full_page_writes=off"; fi
+  for attempt in 1 2 3 4 5; do # a port can be taken between probe and bind
+    if [[ ! -s $home/port || $attempt -gt 1 ]]; then free_high_port >"$home/port"; fi
+    if as_postgres "$PG_BIN/pg_ctl" -D "$(pg_data "$name")" -l "$(pg_data_home "$name")/server.log" -w -t 30 -o \
+      "-c listen_addresses=127.0.0.1 -c port=$(cat "$home/port") -c unix_socket_directories='$sockets' $settings" \
+      start >/dev/null 2>&1 9>&-; then
+      return 0
+    fi
+    sleep 1
+  done
+  tail -20 "$(pg_data_home "$name")/server.log" >&2
+  die "PostgreSQL did not start; its log is $(pg_data_home "$name")/server.log"
+}
+
+free_high_port() {
+  local port
+  for _ in $(seq 50); do
+    port=$((20000 + RANDOM % 12000))
+    if ! answers_on "$port"; then
+      echo "$port"
+      return 0
+    fi
+  done
+  die "no free port between 20000 and 32000"
+}
+
+# pg_database NAME DATABASE [fresh]: makes the role and the database if need be; "fresh" makes it anew
+pg_database() {
+  local name=$1 database=$2
+  if [[ $(pg_sql "$name" postgres -tAc "select 1 from pg_roles where rolname = '$PG_ROLE'") != 1 ]]; then
+    pg_sql "$name" postgres -c "create role $PG_ROLE login password '$(cat "$(pg_home "$name")/role.pass")'"
+  fi
+  if [[ ${3:-} == fresh ]]; then pg_sql "$name" postgres -c "drop database if exists $database with (force)" 2>/dev/null; fi
+  if [[ $(pg_sql "$name" postgres -tAc "select 1 from pg_database where datname = '$database'") != 1 ]]; then
+    pg_sql "$name" postgres -c "create database $database owner $PG_ROLE"
+  fi
+}
+
+# pg_environment NAME DATABASE: what the server reads to find its database
+pg_environment() {
+  export SPRING_DATASOURCE_URL="jdbc:postgresql://127.0.0.1:$(pg_port "$1")/$2"
+  export SPRING_DATASOURCE_USERNAME=$PG_ROLE
+  SPRING_DATASOURCE_PASSWORD=$(cat "$(pg_home "$1")/role.pass")
+  export SPRING_DATASOURCE_PASSWORD
+}
+
+pg_stop() {
+  PG_BIN=$(newest_postgres)
+  if [[ -n $PG_BIN && -s $(pg_data "$1")/PG_VERSION ]] && pg_runs "$1"; then
+    as_postgres "$PG_BIN/pg_ctl" -D "$(pg_data "$1")" -m fast -w stop >/dev/null
+  fi
+}

@@ -1,0 +1,187 @@
+# Starting and stopping the application. Sourced, never run.
+
+FIRST_PORT=8080
+CLUSTER=postgres
+
+# the demo's call signs, as the server makes them
+DEMO_OBSERVERS="Dipper and Siskin (crew), Redpoll (reviewer), Treecreeper (lead)"
+
+serve_demo() {
+  serve_options "$@"
+  keep_secret "$STATE/demo.pass" "$(random_word 2)-birch-$(random_word 2)"
+  export GOLDTHISTLE_DEMO=true
+  GOLDTHISTLE_DEMO_PASSPHRASE=$(cat "$STATE/demo.pass")
+  export GOLDTHISTLE_DEMO_PASSPHRASE
+  serve demo goldthistle_demo
+  cat <<TXT
+
+  Goldthistle with demo data is at  $(cat "$STATE/demo.url")
+  sign in as                        $DEMO_OBSERVERS
+  with the passphrase               $GOLDTHISTLE_DEMO_PASSPHRASE
+  stop it with                      ./goldthistle stop
+
+TXT
+}
+
+serve_run() {
+  serve_options "$@"
+  build_jar
+  pg_start $CLUSTER
+  pg_database $CLUSTER goldthistle
+  if [[ $(pg_sql $CLUSTER goldthistle -tAc "select to_regclass('observer') is null" 2>/dev/null) == t ||
+    $(pg_sql $CLUSTER goldthistle -tAc "select count(*) from observer") == 0 ]]; then ask_for_first_lead; fi
+  serve run goldthistle
+  printf '\n  Goldthistle is at  %s\n  stop it with       ./goldthistle stop\n\n' "$(cat "$STATE/run.url")"
+}
+
+ask_for_first_lead() {
+  if [[ -z ${GOLDTHISTLE_LEAD_CALL_SIGN:-} || -z ${GOLDTHISTLE_LEAD_PASSPHRASE:-} ]]; then
+    [[ -t 0 ]] || die "the first start needs the first lead: set GOLDTHISTLE_LEAD_CALL_SIGN and GOLDTHISTLE_LEAD_PASSPHRASE, or start it in a terminal"
+    echo "Nobody can sign in yet. Who leads?"
+    while [[ -z ${GOLDTHISTLE_LEAD_CALL_SIGN:-} ]]; do read -rp "  call sign: " GOLDTHISTLE_LEAD_CALL_SIGN; done
+    local again=""
+    while [[ -z $again || $again != "$GOLDTHISTLE_LEAD_PASSPHRASE" ]]; do
+      read -rsp "  passphrase, 12 characters or more: " GOLDTHISTLE_LEAD_PASSPHRASE
+      echo
+      if [[ ${#GOLDTHISTLE_LEAD_PASSPHRASE} -lt 12 ]]; then echo "  that is too short"; continue; fi
+      read -rsp "  the same again: " again
+      echo
+    done
+  fi
+  [[ ${#GOLDTHISTLE_LEAD_PASSPHRASE} -ge 12 ]] || die "the first lead's passphrase must have 12 characters or more"
+  export GOLDTHISTLE_LEAD_CALL_SIGN GOLDTHISTLE_LEAD_PASSPHRASE
+}
+
+serve_options() {
+  BIND=127.0.0.1 CERT="" KEY=""
+  while [[ $# -gt 0 ]]; do
+    case $1 in
+      --bind) BIND=${2:?--bind needs an address} ;;
+      --cert) CERT=$(realpath -e "${2:?--cert needs a file}") ;;
+      --key) KEY=$(realpath -e "${2:?--key needs a file}") ;;
+      *) usage >&2; exit 2 ;;
+    esac
+    shift 2
+  done
+  if [[ -n $CERT && -z $KEY || -z $CERT && -n $KEY ]]; then die "--cert and --key go together"; fi
+}
+
+# serve NAME DATABASE: starts the jar unless it runs already as it is now; its address goes to .goldthistle/NAME.url
+serve() {
+  local name=$1 database=$2 port wanted
+  build_jar
+  pg_start $CLUSTER
+  pg_database $CLUSTER "$database"
+  pg_environment $CLUSTER "$database"
+  wanted="$(cat "$STATE/built") $BIND $CERT"
+  if serve_is_healthy "$name" && [[ $(cat "$STATE/$name.started" 2>/dev/null) == "$wanted" ]]; then
+    say "it runs already"
+    return 0
+  fi
+  serve_kill "$name"
+  serve_tls
+  port=$FIRST_PORT
+  while true; do
+    while answers_on "$port"; do port=$((port + 1)); done
+    if serve_launch "$name" "$port"; then break; fi
+    # somebody took the port between the probe and the bind
+    grep -q "already in use" "$STATE/$name.log" || die "the server did not start; its log is .goldthistle/$name.log"
+    port=$((port + 1))
+  done
+  echo "$wanted" >"$STATE/$name.started"
+  if [[ $port -ne $FIRST_PORT ]]; then say "port $FIRST_PORT is taken; using $port"; fi
+}
+
+# off the loopback only over TLS
+serve_tls() {
+  SCHEME=http
+  unset SERVER_SERVLET_SESSION_COOKIE_SECURE SERVER_SSL_CERTIFICATE SERVER_SSL_CERTIFICATEPRIVATEKEY SERVER_SSL_KEYSTORE SERVER_SSL_KEYSTOREPASSWORD
+  if [[ $BIND == 127.0.0.1 && -z $CERT ]]; then return 0; fi
+  SCHEME=https
+  export SERVER_SERVLET_SESSION_COOKIE_SECURE=true
+  if [[ -n $CERT ]]; then
+    export SERVER_SSL_CERTIFICATE=$CERT SERVER_SSL_CERTIFICATEPRIVATEKEY=$KEY
+    return 0
+  fi
+  local store=$STATE/certificate.p12 names="dns:localhost,ip:127.0.0.1" address
+  keep_secret "$STATE/certificate.pass" "$(random_word 16)"
+  if [[ ! -s $store ]]; then
+    for address in $(hostname -I 2>/dev/null); do
+      if [[ $address != *:* ]]; then names+=",ip:$address"; fi
+    done
+    keytool -genkeypair -alias goldthistle -keyalg EC -groupname secp256r1 -validity 825 -dname CN=Goldthistle \
+      -ext "san=$names" -storetype PKCS12 -keystore "$store" -storepass "$(cat "$STATE/certificate.pass")" 2>/dev/null ||
+      die "keytool could not make a certificate"
+    chmod 600 "$store"
+    say "made a certificate of our own; a browser will ask once whether to trust it"
+  fi
+  SERVER_SSL_KEYSTOREPASSWORD=$(cat "$STATE/certificate.pass")
+  export SERVER_SSL_KEYSTORE=$store SERVER_SSL_KEYSTOREPASSWORD
+}
+
+# serve_launch NAME PORT: true once it answers as healthy
+serve_launch() {
+  local name=$1 port=$2 pid deadline
+  SERVER_ADDRESS=$BIND SERVER_PORT=$port nohup setsid java -Xms48m -Xmx160m -Xss512k -XX:+UseSerialGC \
+    -XX:MaxMetaspaceSize=160m -XX:ReservedCodeCacheSize=64m -XX:+ExitOnOutOfMemoryError \
+    -jar "$JAR" >"$STATE/$name.log" 2>&1 </dev/null &
+  pid=$!
+  echo $pid >"$STATE/$name.pid"
+  local host=127.0.0.1
+  if [[ $BIND != 127.0.0.1 && $BIND != 0.0.0.0 ]]; then host=$BIND; fi
+  echo "$SCHEME://$host:$port" >"$STATE/$name.url"
+  deadline=$((SECONDS + 90))
+  while ((SECONDS < deadline)); do
+    if serve_is_healthy "$name"; then return 0; fi
+    if ! kill -0 $pid 2>/dev/null; then break; fi
+    sleep 0.3
+  done
+  serve_kill "$name"
+  tail -15 "$STATE/$name.log" >&2
+  return 1
+}
+
+serve_is_ours() {
+  local pid
+  pid=$(cat "$STATE/$1.pid" 2>/dev/null) || return 1
+  tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qF "$JAR"
+}
+
+serve_is_healthy() {
+  serve_is_ours "$1" &&
+    curl -ksf --noproxy '*' -m 5 "$(cat "$STATE/$1.url")/actuator/health" 2>/dev/null | grep -q '"UP"'
+}
+
+serve_kill() {
+  if serve_is_ours "$1"; then
+    local pid
+    pid=$(cat "$STATE/$1.pid")
+    kill "$pid" 2>/dev/null || true
+    for _ in $(seq 100); do
+      if ! serve_is_ours "$1"; then break; fi
+      sleep 0.2
+    done
+    if serve_is_ours "$1"; then kill -9 "$pid"; fi
+  fi
+  rm -f "$STATE/$1.pid" "$STATE/$1.started"
+}
+
+serve_stop() {
+  serve_kill demo
+  serve_kill run
+  pg_stop $CLUSTER
+  say "stopped; the data stays"
+}
+
+serve_reset() {
+  if [[ ${1:-} != --yes ]]; then
+    [[ -t 0 ]] || die "reset throws the demo data away; say ./goldthistle reset --yes"
+    local answer
+    read -rp "Throw the demo data away, with everything entered into it? [y/N] " answer
+    [[ $answer == y || $answer == Y ]] || die "nothing was changed"
+  fi
+  serve_kill demo
+  pg_start $CLUSTER
+  pg_database $CLUSTER goldthistle_demo fresh
+  serve_demo
+}

@@ -1,0 +1,21 @@
+package org.goldthistle;
+
+import java.time.Clock;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.annotation.Bean;
+
+/** The server: sheets, surveys and calls over REST, and the front end beside them. */
+@SpringBootApplication
+public class GoldthistleApplication {
+
+    /** Starts the server; its settings come from the environment. */
+    public static void main(String[] arguments) {
+        SpringApplication.run(GoldthistleApplication.class, arguments);
+    }
+
+    @Bean
+    Clock clock() {
+        return Clock.systemUTC();
+    }
+}

@@ -1,0 +1,24 @@
+package org.goldthistle.account;
+
+import org.goldthistle.core.Coded;
+
+/** What an observer may do. */
+public enum Role implements Coded {
+    /** Reads and calls trees. */
+    CREW("crew"),
+    /** Reads trees blind and settles calls. */
+    REVIEWER("reviewer"),
+    /** Keeps surveys and people. */
+    LEAD("lead");
+
+    private final String code;
+
+    Role(String code) {
+        this.code = code;
+    }
+
+    @Override
+    public String code() {
+        return code;
+    }
+}

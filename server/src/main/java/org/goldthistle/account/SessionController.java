@@ -1,0 +1,87 @@
+package org.goldthistle.account;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import org.goldthistle.platform.Problem;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Signing in and out. */
+@RestController
+@RequestMapping("/api/session")
+class SessionController {
+    private final AccountService accounts;
+    private final SecurityContextRepository contexts;
+
+    SessionController(AccountService accounts, SecurityContextRepository contexts) {
+        this.accounts = accounts;
+        this.contexts = contexts;
+    }
+
+    /** Who is signed in. */
+    @GetMapping
+    ObserverDto get(@AuthenticationPrincipal SignedInObserver observer) {
+        if (observer == null) {
+            throw Problem.unknownCaller("not-signed-in", "Nobody is signed in here.");
+        }
+        return ObserverDto.of(observer);
+    }
+
+    /** Signs in and starts a session. */
+    @PostMapping
+    ObserverDto signIn(@Valid @RequestBody SignInDto body, HttpServletRequest request, HttpServletResponse response) {
+        SignedInObserver observer = accounts.signIn(body.callSign().strip(), body.passphrase());
+        HttpSession stranger = request.getSession(false);
+        if (stranger != null) {
+            stranger.invalidate(); // a session that somebody planted beforehand must not become this observer's
+        }
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
+                observer,
+                null,
+                List.of(new SimpleGrantedAuthority("ROLE_" + observer.role().name()))));
+        SecurityContextHolder.setContext(context);
+        contexts.saveContext(context, request, response);
+        return ObserverDto.of(observer);
+    }
+
+    /** Signs out; nothing happens if nobody is signed in. */
+    @DeleteMapping
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void signOut(HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        if (session != null) {
+            session.invalidate();
+        }
+        SecurityContextHolder.clearContext();
+    }
+
+    /** What is needed to sign in. */
+    record SignInDto(
+            @NotBlank @Size(max = 40) String callSign,
+            @NotBlank @Size(max = 72) String passphrase) {}
+
+    /** The observer as the browser sees them. */
+    record ObserverDto(String callSign, String role) {
+        static ObserverDto of(SignedInObserver observer) {
+            return new ObserverDto(observer.callSign(), observer.role().code());
+        }
+    }
+}

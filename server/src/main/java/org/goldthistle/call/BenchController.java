@@ -1,0 +1,71 @@
+package org.goldthistle.call;
+
+import jakarta.validation.Valid;
+import java.util.List;
+import java.util.UUID;
+import org.goldthistle.account.SignedInObserver;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The Bench of the observer who is signed in. Clients make the ids, so a retry after a lost answer changes nothing. */
+@RestController
+@RequestMapping("/api/surveys/{surveyId}/trees")
+class BenchController {
+    private final CallService calls;
+
+    BenchController(CallService calls) {
+        this.calls = calls;
+    }
+
+    /** The trees of a survey by plot and tag. */
+    @GetMapping
+    List<TreeRowDto> list(@PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
+        return calls.trees(surveyId, observer.id());
+    }
+
+    /** One tree on the observer's Bench. */
+    @GetMapping("/{treeId}/bench")
+    BenchDto bench(
+            @PathVariable UUID surveyId,
+            @PathVariable UUID treeId,
+            @AuthenticationPrincipal SignedInObserver observer) {
+        return calls.bench(new TreeOfObserver(surveyId, treeId, observer.id()));
+    }
+
+    /** Changes month, stage, origin or habitat for the observer's call. */
+    @PutMapping("/{treeId}/circumstances")
+    BenchDto changeCircumstances(
+            @PathVariable UUID surveyId,
+            @PathVariable UUID treeId,
+            @AuthenticationPrincipal SignedInObserver observer,
+            @Valid @RequestBody Circumstances circumstances) {
+        return calls.changeCircumstances(new TreeOfObserver(surveyId, treeId, observer.id()), circumstances);
+    }
+
+    /** Records a reading. */
+    @PutMapping("/{treeId}/readings/{readingId}")
+    BenchDto recordReading(
+            @PathVariable UUID surveyId,
+            @PathVariable UUID treeId,
+            @PathVariable UUID readingId,
+            @AuthenticationPrincipal SignedInObserver observer,
+            @Valid @RequestBody NewReading reading) {
+        return calls.recordReading(new TreeOfObserver(surveyId, treeId, observer.id()), readingId, reading);
+    }
+
+    /** Signs the observer's call. */
+    @PutMapping("/{treeId}/determinations/{determinationId}")
+    BenchDto sign(
+            @PathVariable UUID surveyId,
+            @PathVariable UUID treeId,
+            @PathVariable UUID determinationId,
+            @AuthenticationPrincipal SignedInObserver observer,
+            @Valid @RequestBody NewDetermination signed) {
+        return calls.sign(new TreeOfObserver(surveyId, treeId, observer.id()), determinationId, signed);
+    }
+}

@@ -1,0 +1,66 @@
+package org.goldthistle.call;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.goldthistle.core.sheet.DiagnosticCharacter;
+import org.goldthistle.survey.SurveyedTree;
+
+/**
+ * A tree as one observer's Bench shows it.
+ *
+ * @param sheetVersionId of the sheet it is read on
+ * @param sheetVersion number of that version
+ * @param readings of this observer that count, in the order of entry
+ * @param figures what they amount to
+ * @param outOfSeason ids of the characters that cannot be read in this month
+ * @param determinations of every observer, the newest first
+ */
+record BenchDto(
+        TreeDto tree,
+        UUID sheetVersionId,
+        int sheetVersion,
+        Circumstances circumstances,
+        List<ReadingDto> readings,
+        Figures figures,
+        List<String> outOfSeason,
+        List<DeterminationDto> determinations) {
+
+    static BenchDto of(SurveyedTree tree, CallRecord call, List<DeterminationDto> determinations) {
+        return new BenchDto(
+                TreeDto.of(tree),
+                call.sheet().id(),
+                call.sheet().version(),
+                call.circumstances(),
+                call.counting().stream().map(ReadingDto::of).toList(),
+                call.figures(),
+                call.sheet().sheet().characters().stream()
+                        .filter(character -> !character
+                                .trust()
+                                .months()
+                                .contains(call.circumstances().month()))
+                        .map(DiagnosticCharacter::id)
+                        .toList(),
+                determinations);
+    }
+
+    /** The tree itself. */
+    record TreeDto(UUID id, UUID surveyId, String surveyName, String plotCode, int tag, int diameterMillimetres) {
+        static TreeDto of(SurveyedTree tree) {
+            return new TreeDto(
+                    tree.id(),
+                    tree.surveyId(),
+                    tree.surveyName(),
+                    tree.plotCode(),
+                    tree.tag(),
+                    tree.diameterMillimetres());
+        }
+    }
+
+    /** A reading in the record. */
+    record ReadingDto(UUID id, NewReading reading, Instant recordedAt) {
+        static ReadingDto of(ReadingEntry entry) {
+            return new ReadingDto(entry.getId(), entry.reading(), entry.recordedAt());
+        }
+    }
+}

@@ -1,0 +1,62 @@
+package org.goldthistle.call;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+
+/** One observer's work on one tree: the sheet version they began with, and the circumstances as they see them. */
+@Entity
+class Call {
+    @Id
+    private UUID id;
+
+    private UUID treeId;
+    private UUID observerId;
+    private UUID sheetVersionId;
+    private int month;
+    private String stage;
+    private String origin;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private List<String> habitat;
+
+    private Instant openedAt;
+
+    protected Call() {}
+
+    Call(UUID treeId, UUID observerId, UUID sheetVersionId, Circumstances circumstances, Instant openedAt) {
+        this.id = UUID.randomUUID();
+        this.treeId = treeId;
+        this.observerId = observerId;
+        this.sheetVersionId = sheetVersionId;
+        this.openedAt = openedAt;
+        change(circumstances);
+    }
+
+    final void change(Circumstances circumstances) {
+        this.month = circumstances.month();
+        this.stage = circumstances.stage();
+        this.origin = circumstances.origin();
+        this.habitat = circumstances.habitat();
+    }
+
+    UUID id() {
+        return id;
+    }
+
+    UUID treeId() {
+        return treeId;
+    }
+
+    UUID sheetVersionId() {
+        return sheetVersionId;
+    }
+
+    Circumstances circumstances() {
+        return new Circumstances(month, stage, origin, List.copyOf(habitat));
+    }
+}

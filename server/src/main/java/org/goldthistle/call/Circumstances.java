@@ -1,0 +1,40 @@
+package org.goldthistle.call;
+
+import jakarta.validation.constraints.NotNull;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.goldthistle.core.Coded;
+import org.goldthistle.core.Refusals;
+import org.goldthistle.core.reading.Context;
+import org.goldthistle.core.reading.TreeOrigin;
+import org.goldthistle.core.sheet.Habitat;
+import org.goldthistle.core.sheet.LifeStage;
+
+/** A tree's context as it is stored and sent: codes of month (1-12), life stage, origin and habitat keys. */
+record Circumstances(
+        int month,
+        @NotNull String stage,
+        @NotNull String origin,
+        @NotNull List<String> habitat) {
+
+    /** @throws org.goldthistle.core.RefusedException if a code is unknown or the month out of range */
+    Context toContext() {
+        var refusals = new Refusals();
+        Optional<LifeStage> lifeStage = Coded.find(LifeStage.values(), stage);
+        refusals.require(lifeStage.isPresent(), "stage", stage, Coded.codes(LifeStage.values()));
+        Optional<TreeOrigin> treeOrigin = Coded.find(TreeOrigin.values(), origin);
+        refusals.require(treeOrigin.isPresent(), "origin", origin, Coded.codes(TreeOrigin.values()));
+        Set<Habitat> keys = EnumSet.noneOf(Habitat.class);
+        for (String code : habitat) {
+            Optional<Habitat> key = Coded.find(Habitat.values(), code);
+            refusals.require(key.isPresent(), "habitat", code, Coded.codes(Habitat.values()));
+            key.ifPresent(keys::add);
+        }
+        refusals.throwIfAny();
+        return new Context(
+                month, lifeStage.get(), treeOrigin.get(), keys, Optional.empty(), Optional.empty(), Map.of());
+    }
+}

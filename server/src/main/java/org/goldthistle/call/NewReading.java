@@ -1,0 +1,67 @@
+package org.goldthistle.call;
+
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Optional;
+import org.goldthistle.core.Coded;
+import org.goldthistle.core.Refusals;
+import org.goldthistle.core.RefusedException;
+import org.goldthistle.core.reading.Certainty;
+import org.goldthistle.core.reading.NotSeen;
+import org.goldthistle.core.reading.Observation;
+import org.goldthistle.core.reading.Observed;
+import org.goldthistle.core.reading.Reading;
+import org.goldthistle.core.reading.StatesObserved;
+import org.goldthistle.core.reading.ValuesObserved;
+import org.goldthistle.core.sheet.Material;
+import org.goldthistle.core.sheet.Position;
+import org.springframework.lang.Nullable;
+
+/**
+ * A reading as it is sent and kept: states or values, one per replicate, or not seen. Certainty belongs to what was
+ * seen; material and position may be left out.
+ */
+record NewReading(
+        @NotBlank String character,
+        @Nullable @Size(max = MOST_REPLICATES) List<String> states,
+        @Nullable @Size(max = MOST_REPLICATES) List<Double> values,
+        boolean notSeen,
+        @Nullable String certainty,
+        @Nullable String material,
+        @Nullable String position) {
+
+    private static final int MOST_REPLICATES = 200;
+
+    /** @throws RefusedException if it is not exactly one of states, values and not seen, or a code is unknown */
+    Observation toObservation() {
+        boolean hasStates = states != null && !states.isEmpty();
+        boolean hasValues = values != null && !values.isEmpty();
+        if ((hasStates ? 1 : 0) + (hasValues ? 1 : 0) + (notSeen ? 1 : 0) != 1) {
+            throw RefusedException.of(
+                    character,
+                    (hasStates ? "states " : "") + (hasValues ? "values " : "") + (notSeen ? "not seen" : ""),
+                    "exactly one of states, values and not seen");
+        }
+        if (notSeen) {
+            return new NotSeen(character);
+        }
+        var refusals = new Refusals();
+        Optional<Certainty> sureness = Coded.find(Certainty.values(), String.valueOf(certainty));
+        refusals.require(sureness.isPresent(), "certainty", certainty, Coded.codes(Certainty.values()));
+        Optional<Material> from = optional(refusals, "material", material, Material.values());
+        Optional<Position> grewIn = optional(refusals, "position", position, Position.values());
+        refusals.throwIfAny();
+        Observed observed = hasStates ? new StatesObserved(states) : new ValuesObserved(values);
+        return new Reading(character, observed, sureness.get(), from, grewIn);
+    }
+
+    private static <T extends Coded> Optional<T> optional(Refusals refusals, String key, String code, T[] all) {
+        if (code == null) {
+            return Optional.empty();
+        }
+        Optional<T> found = Coded.find(all, code);
+        refusals.require(found.isPresent(), key, code, Coded.codes(all));
+        return found;
+    }
+}

@@ -1,0 +1,78 @@
+package org.goldthistle.library;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.goldthistle.core.Refusal;
+import org.goldthistle.core.RefusedException;
+import org.goldthistle.formats.BuiltInLibrary;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+
+/**
+ * At the start, stores the built-in sheets and those of a folder of the user's own that the library does not have
+ * yet. A sheet that breaks a rule is refused with file, key, found and expected; the others load.
+ */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class LibraryLoader implements ApplicationRunner {
+    private static final Logger LOG = LoggerFactory.getLogger(LibraryLoader.class);
+
+    private final LibraryService library;
+    private final String folder;
+
+    LibraryLoader(LibraryService library, @Value("${goldthistle.sheets:}") String folder) {
+        this.library = library;
+        this.folder = folder;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) throws IOException {
+        Map<String, String> files = new LinkedHashMap<>();
+        for (String group : BuiltInLibrary.GROUPS) {
+            files.put(group + ".json", BuiltInLibrary.sheetText(group));
+        }
+        if (!folder.isBlank()) {
+            for (Path file : ownSheets(Path.of(folder))) {
+                files.put(file.toString(), Files.readString(file));
+            }
+        }
+        load(files).forEach(refusal -> LOG.error("sheet refused: {}", refusal));
+    }
+
+    /** @return a line a refusal, starting with the file */
+    List<String> load(Map<String, String> textsByFile) {
+        List<String> refused = new ArrayList<>();
+        textsByFile.forEach((file, text) -> {
+            try {
+                if (library.addFirstVersion(text)) {
+                    LOG.info("stored version 1 of {}", file);
+                }
+            } catch (RefusedException broken) {
+                for (Refusal refusal : broken.refusals()) {
+                    refused.add(file + ": " + refusal.message());
+                }
+            }
+        });
+        return refused;
+    }
+
+    private static List<Path> ownSheets(Path folder) throws IOException {
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.filter(file -> file.toString().endsWith(".json"))
+                    .sorted()
+                    .toList();
+        }
+    }
+}

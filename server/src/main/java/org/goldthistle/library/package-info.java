@@ -1,0 +1,2 @@
+/** The group sheets, every version of each. */
+package org.goldthistle.library;

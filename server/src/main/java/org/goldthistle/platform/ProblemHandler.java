@@ -1,0 +1,95 @@
+package org.goldthistle.platform;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonMappingException;
+import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+
+/** Every error as a problem detail that a person understands; no stack trace leaves the server. */
+@RestControllerAdvice
+class ProblemHandler extends ResponseEntityExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(ProblemHandler.class);
+
+    @ExceptionHandler(Problem.class)
+    ProblemDetail problem(Problem problem) {
+        return problem.toDetail();
+    }
+
+    @ExceptionHandler(RuntimeException.class)
+    ProblemDetail unforeseen(RuntimeException unforeseen) {
+        LOG.error("unforeseen", unforeseen);
+        return Problem.detail(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "unforeseen",
+                "The server met something it did not foresee. Nothing of this request was stored; try again, and tell"
+                        + " whoever runs the server if it happens again.");
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException unreadable,
+            HttpHeaders headers,
+            HttpStatusCode status,
+            WebRequest request) {
+        return answer(
+                HttpStatus.BAD_REQUEST,
+                "unreadable",
+                "What was sent cannot be read: " + reason(unreadable)
+                        + ". Nothing was stored; correct it and send again.",
+                headers,
+                request);
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleMethodArgumentNotValid(
+            MethodArgumentNotValidException invalid, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        String fields = invalid.getFieldErrors().stream()
+                .map(error -> error.getField() + " " + error.getDefaultMessage())
+                .sorted()
+                .collect(Collectors.joining("; "));
+        return answer(
+                HttpStatus.BAD_REQUEST,
+                "incomplete",
+                "What was sent is not complete: " + fields + ". Nothing was stored; correct it and send again.",
+                headers,
+                request);
+    }
+
+    private ResponseEntity<Object> answer(
+            HttpStatus status, String type, String detail, HttpHeaders headers, WebRequest request) {
+        return createResponseEntity(Problem.detail(status, type, detail), headers, status, request);
+    }
+
+    private static String reason(HttpMessageNotReadableException unreadable) {
+        if (unreadable.getCause() instanceof JsonMappingException mapping
+                && !mapping.getPath().isEmpty()) {
+            String path = mapping.getPath().stream()
+                    .map(step -> step.getFieldName() == null ? "[" + step.getIndex() + "]" : "." + step.getFieldName())
+                    .collect(Collectors.joining())
+                    .substring(1);
+            return path + ": " + firstSentence(mapping.getOriginalMessage());
+        }
+        if (unreadable.getCause() instanceof JsonProcessingException broken) {
+            return firstSentence(broken.getOriginalMessage());
+        }
+        return "the body is missing";
+    }
+
+    /** Jackson's message up to where it starts to name classes of ours. */
+    private static String firstSentence(String message) {
+        String line = message.split("\n", 2)[0].split(" \\(", 2)[0].split("; ", 2)[0];
+        return line.replaceAll("`?(java|org)\\.[\\w.$]+`?", "the expected kind").replaceAll("\\.+$", "");
+    }
+}

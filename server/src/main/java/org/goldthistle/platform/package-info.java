@@ -1,0 +1,2 @@
+/** What every feature stands on: errors as problem details, security, the front end's pages. */
+package org.goldthistle.platform;

@@ -1,0 +1,15 @@
+package org.goldthistle.survey;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface TreeRepository extends JpaRepository<Tree, UUID> {
+    @Query("select t from Tree t join fetch t.plot p join fetch p.survey s where s.id = :survey order by p.code, t.tag")
+    List<Tree> findOfSurvey(UUID survey);
+
+    @Query("select t from Tree t join fetch t.plot p join fetch p.survey s where t.id = :tree and s.id = :survey")
+    Optional<Tree> findInSurvey(UUID survey, UUID tree);
+}

@@ -1,0 +1,2 @@
+/** Surveys, their plots and trees, and who belongs to each survey. */
+package org.goldthistle.survey;

@@ -1,0 +1,110 @@
+package org.goldthistle;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** A client of the API with cookies of its own, which sends the CSRF token as the front end does. */
+public final class Caller {
+    private static final ObjectMapper JSON = new ObjectMapper();
+
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient http =
+            HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final String base;
+
+    Caller(int port) {
+        base = "http://127.0.0.1:" + port;
+    }
+
+    public Answer get(String path) {
+        return send(HttpRequest.newBuilder(URI.create(base + path)).GET());
+    }
+
+    public Answer put(String path, Object body) {
+        return write("PUT", path, body);
+    }
+
+    public Answer delete(String path) {
+        return write("DELETE", path, "");
+    }
+
+    public Answer signIn(String callSign, String passphrase) {
+        get("/api/session"); // hands out the token
+        return write("POST", "/api/session", Map.of("callSign", callSign, "passphrase", passphrase));
+    }
+
+    /** A write as a foreign page would send it: with the cookies, without the token. */
+    public Answer putWithoutToken(String path, Object body) {
+        return send(HttpRequest.newBuilder(URI.create(base + path))
+                .header("Content-Type", "application/json")
+                .PUT(HttpRequest.BodyPublishers.ofString(text(body))));
+    }
+
+    private Answer write(String method, String path, Object body) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
+                .header("Content-Type", "application/json")
+                .method(method, HttpRequest.BodyPublishers.ofString(text(body)));
+        cookie("XSRF-TOKEN").ifPresent(token -> request.header("X-XSRF-TOKEN", token.getValue()));
+        return send(request);
+    }
+
+    private Optional<HttpCookie> cookie(String name) {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals(name))
+                .findFirst();
+    }
+
+    private Answer send(HttpRequest.Builder request) {
+        try {
+            HttpResponse<String> response = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+            String type = response.headers().firstValue("Content-Type").orElse("");
+            JsonNode body = type.contains("json") ? JSON.readTree(response.body()) : JSON.missingNode();
+            return new Answer(
+                    response.statusCode(), type, body, response.headers().allValues("Set-Cookie"));
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(stopped);
+        }
+    }
+
+    private static String text(Object body) {
+        try {
+            return body instanceof String text ? text : JSON.writeValueAsString(body);
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        }
+    }
+
+    /** What came back. */
+    public record Answer(int status, String contentType, JsonNode body, List<String> setCookies) {
+
+        public JsonNode expect(int expected) {
+            assertThat(status).as("status of %s", body).isEqualTo(expected);
+            return body;
+        }
+
+        /** A problem detail of the given kind, whose detail says something. */
+        public JsonNode expectProblem(int expected, String type) {
+            expect(expected);
+            assertThat(contentType).startsWith("application/problem+json");
+            assertThat(body.path("type").asText()).isEqualTo("/problems/" + type);
+            assertThat(body.path("detail").asText()).hasSizeGreaterThan(20);
+            return body;
+        }
+    }
+}

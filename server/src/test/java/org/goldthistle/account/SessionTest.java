@@ -1,0 +1,87 @@
+package org.goldthistle.account;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.Map;
+import org.goldthistle.Caller;
+import org.goldthistle.ServerTest;
+import org.junit.jupiter.api.Test;
+
+class SessionTest extends ServerTest {
+
+    @Test
+    void an_observer_signs_in_and_is_known_afterwards() {
+        Caller dipper = stranger();
+
+        dipper.signIn("dipper", PASSPHRASE).expect(200);
+
+        assertThat(dipper.get("/api/session").expect(200).path("callSign").asText())
+                .isEqualTo("Dipper");
+    }
+
+    @Test
+    void the_session_cookie_is_kept_from_scripts_and_foreign_sites() {
+        Caller.Answer answer = stranger().signIn("Dipper", PASSPHRASE);
+
+        assertThat(answer.setCookies())
+                .anyMatch(cookie -> cookie.startsWith("goldthistle=")
+                        && cookie.contains("HttpOnly")
+                        && cookie.contains("SameSite=Strict"));
+    }
+
+    @Test
+    void a_wrong_passphrase_and_an_unknown_call_sign_are_told_alike() {
+        var wrong = stranger().signIn("Redpoll", "not the passphrase").expectProblem(401, "wrong-passphrase");
+        var unknown = stranger().signIn("Nobody here", "not the passphrase").expectProblem(401, "wrong-passphrase");
+
+        assertThat(unknown).isEqualTo(wrong);
+    }
+
+    @Test
+    void whoever_guesses_must_wait_and_may_try_again_later() {
+        Caller guesser = stranger();
+        for (int i = 0; i < 5; i++) {
+            guesser.signIn("Treecreeper", "guess " + i).expectProblem(401, "wrong-passphrase");
+        }
+
+        guesser.signIn("Treecreeper", PASSPHRASE).expectProblem(429, "locked-out");
+        later(Duration.ofSeconds(31));
+
+        guesser.signIn("Treecreeper", PASSPHRASE).expect(200);
+    }
+
+    @Test
+    void nobody_reads_or_writes_without_signing_in() {
+        stranger().get("/api/surveys").expectProblem(401, "not-signed-in");
+        stranger().get(treePath(4) + "/bench").expectProblem(401, "not-signed-in");
+    }
+
+    @Test
+    void a_write_without_the_page_s_token_is_refused() {
+        Caller dipper = signedIn("Dipper");
+
+        var answer = dipper.putWithoutToken(
+                treePath(4) + "/circumstances",
+                Map.of("month", 6, "stage", "mature", "origin", "wild", "habitat", new String[0]));
+
+        answer.expectProblem(403, "forbidden");
+    }
+
+    @Test
+    void signing_out_ends_the_session() {
+        Caller dipper = signedIn("Dipper");
+
+        dipper.delete("/api/session").expect(204);
+
+        dipper.get("/api/surveys").expectProblem(401, "not-signed-in");
+    }
+
+    @Test
+    void health_and_the_api_document_are_open_and_nothing_else_of_the_actuator_is() {
+        assertThat(stranger().get("/actuator/health").expect(200).path("status").asText())
+                .isEqualTo("UP");
+        stranger().get("/api/docs").expect(200);
+        stranger().get("/actuator/env").expect(404);
+    }
+}

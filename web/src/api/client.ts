@@ -1,0 +1,30 @@
+import createClient from 'openapi-fetch'
+import { Away, failure } from './problem'
+import type { paths } from './schema'
+
+const TOKEN_COOKIE = /(?:^|; )XSRF-TOKEN=([^;]*)/
+
+async function fetchOrAway(request: Request): Promise<Response> {
+  try {
+    return await fetch(request)
+  } catch (error) {
+    if (request.signal.aborted) throw error
+    throw new Away()
+  }
+}
+
+/** The one client of the API; its types come from the server's own document. */
+export const api = createClient<paths>({ baseUrl: window.location.origin, fetch: fetchOrAway })
+
+api.use({
+  onRequest({ request }) {
+    const token = TOKEN_COOKIE.exec(document.cookie)?.[1]
+    if (token && request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token))
+  },
+})
+
+/** The data of an answer; throws a Problem or Away if there is none. */
+export function dataOf<T>(answer: { data?: T; error?: unknown; response: Response }): T {
+  if (answer.data === undefined) throw failure(answer.response.status, answer.error)
+  return answer.data
+}

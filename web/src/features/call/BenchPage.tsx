@@ -1,0 +1,117 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useCallback, useEffect } from 'react'
+import { useParams, useSearchParams } from 'react-router'
+import { useObserver } from '../../api/observer'
+import { wordsOf } from '../../api/problem'
+import type { Bench, NewReading, Sheet } from '../../api/types'
+import { Notice } from '../../ui/Notice'
+import { counted } from '../../ui/words'
+import { Beam } from './Beam'
+import { Check } from './Check'
+import { ContextBar } from './ContextBar'
+import { Determinations } from './Determinations'
+import { entriesOf } from './entries'
+import { outbox, type Unsent, useUnsent } from './outbox'
+import { Path } from './Path'
+import { benchQuery, sendReading, sheetQuery } from './queries'
+import { SignPanel } from './SignPanel'
+
+/** One tree: the path of checks, the check in hand, and what the readings amount to. */
+export function BenchPage() {
+  const { surveyId = '', treeId = '' } = useParams()
+  const bench = useQuery(benchQuery(surveyId, treeId))
+  const sheet = useQuery({
+    ...sheetQuery(bench.data?.sheetVersionId ?? ''),
+    enabled: bench.data !== undefined,
+  })
+  const failed = bench.error ?? sheet.error
+  if (failed && !bench.data) {
+    return (
+      <main className="p-4">
+        <Notice tone="wrong">{wordsOf(failed)}</Notice>
+      </main>
+    )
+  }
+  if (!bench.data || !sheet.data) {
+    return (
+      <main className="p-4">
+        <p role="status">{bench.failureReason ? wordsOf(bench.failureReason) : 'Fetching the tree …'}</p>
+      </main>
+    )
+  }
+  return <OpenBench key={treeId} bench={bench.data} sheet={sheet.data} />
+}
+
+/** Sends the outbox while the page is open, and puts what the server answers on the screen. */
+function useSending(observer: string) {
+  const queries = useQueryClient()
+  useEffect(
+    () =>
+      outbox.start(observer, async (unsent: Unsent) => {
+        const answer = await sendReading(unsent)
+        await queries.cancelQueries(benchQuery(unsent.surveyId, unsent.treeId))
+        queries.setQueryData(benchQuery(unsent.surveyId, unsent.treeId).queryKey, answer)
+      }),
+    [observer, queries],
+  )
+}
+
+function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sheet: Sheet }) {
+  const observer = useObserver().callSign
+  const { surveyId, id: treeId } = bench.tree
+  const [search, setSearch] = useSearchParams()
+  const unsent = useUnsent(observer, treeId)
+  useSending(observer)
+  const entries = entriesOf(bench, unsent)
+  const firstOpen = sheet.characters.find(
+    (one) => !entries.has(one.id) && !bench.outOfSeason.includes(one.id),
+  )
+  const inHand =
+    sheet.characters.find((one) => one.id === search.get('check')) ?? firstOpen ?? sheet.characters[0]
+  const record = useCallback(
+    (reading: NewReading) => outbox.add({ id: crypto.randomUUID(), observer, surveyId, treeId, reading }),
+    [observer, surveyId, treeId],
+  )
+  const waiting = unsent.filter((one) => !one.refused).length
+
+  return (
+    <main className="flex min-h-0 flex-1 flex-col">
+      <ContextBar bench={bench} sheet={sheet} />
+      {waiting > 0 && (
+        <Notice tone="waiting">
+          {counted(waiting, 'reading')} not sent yet: kept in this browser, and sent as soon as the server
+          answers.
+        </Notice>
+      )}
+      <div className="grid flex-1 lg:h-0 lg:grid-cols-[19.5rem_minmax(0,1fr)_22rem]">
+        <Path
+          bench={bench}
+          sheet={sheet}
+          entries={entries}
+          inHand={inHand?.id}
+          onChoose={(id) => setSearch({ check: id }, { replace: true })}
+        />
+        {inHand && (
+          <Check
+            key={inHand.id}
+            character={inHand}
+            entry={entries.get(inHand.id)}
+            weighed={bench.figures.weighed.find((one) => one.character === inHand.id)}
+            outOfSeason={bench.outOfSeason.includes(inHand.id)}
+            draftKey={`draft.${treeId}.${inHand.id}`}
+            onRecord={record}
+            onDrop={(id) => outbox.drop(id)}
+          />
+        )}
+        <aside
+          aria-label="What it amounts to"
+          className="flex flex-col gap-5 border-line p-4 lg:overflow-y-auto lg:border-l"
+        >
+          <Beam bench={bench} sheet={sheet} />
+          <SignPanel bench={bench} sheet={sheet} waiting={waiting} />
+          <Determinations determinations={bench.determinations} sheet={sheet} />
+        </aside>
+      </div>
+    </main>
+  )
+}

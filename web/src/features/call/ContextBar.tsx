@@ -1,0 +1,124 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { wordsOf } from '../../api/problem'
+import type { Bench, Circumstances, Sheet as GroupSheet } from '../../api/types'
+import { AnyOf } from '../../ui/AnyOf'
+import { Button } from '../../ui/Button'
+import { Notice } from '../../ui/Notice'
+import { OneOf } from '../../ui/OneOf'
+import { Sheet } from '../../ui/Sheet'
+import { MONTHS, monthName } from '../../ui/words'
+import { benchQuery, sendCircumstances } from './queries'
+
+const STAGES = ['seedling', 'sapling', 'pole', 'mature'] as const
+const ORIGINS = ['wild', 'planted', 'unknown'] as const
+const HABITATS = [
+  'dry',
+  'mesic',
+  'wet',
+  'waterlogged',
+  'riparian',
+  'calcareous',
+  'acid',
+  'coastal',
+  'edge',
+  'shade',
+  'urban',
+] as const
+const CHIP = 'rounded-plain border border-line bg-card px-3 py-1'
+
+const options = (words: readonly string[]) => words.map((word) => ({ value: word, text: word }))
+
+/** Which tree this is and how it stands; the circumstances can be put right. */
+export function ContextBar({ bench, sheet }: { readonly bench: Bench; readonly sheet: GroupSheet }) {
+  const [open, setOpen] = useState(false)
+  const { month, stage, origin, habitat } = bench.circumstances
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line bg-card px-4 py-2">
+      <h1 className="text-xl">
+        {bench.tree.plotCode} · tree {bench.tree.tag}
+      </h1>
+      <span className="text-quiet">{sheet.title}</span>
+      <ul aria-label="Circumstances" className="flex flex-wrap gap-2">
+        <li className={CHIP}>{monthName(month)}</li>
+        <li className={CHIP}>{stage}</li>
+        <li className={CHIP}>{origin === 'unknown' ? 'origin unknown' : origin}</li>
+        <li className={CHIP}>{habitat.length > 0 ? habitat.join(' · ') : 'no habitat noted'}</li>
+      </ul>
+      <Button look="quiet" onClick={() => setOpen(true)}>
+        Change
+      </Button>
+      <Sheet title="How this tree stands" open={open} onOpenChange={setOpen}>
+        <CircumstancesForm bench={bench} onDone={() => setOpen(false)} />
+      </Sheet>
+    </div>
+  )
+}
+
+function CircumstancesForm({ bench, onDone }: { readonly bench: Bench; readonly onDone: () => void }) {
+  const queries = useQueryClient()
+  const [draft, setDraft] = useState<Circumstances>(bench.circumstances)
+  const { surveyId, id: treeId } = bench.tree
+  const change = useMutation({
+    mutationFn: () => sendCircumstances(surveyId, treeId, draft),
+    onSuccess: (answer) => {
+      queries.setQueryData(benchQuery(surveyId, treeId).queryKey, answer)
+      onDone()
+    },
+  })
+  return (
+    <div className="grid gap-4">
+      <label className="font-semibold">
+        Month
+        <select
+          className="mt-1 block min-h-11 rounded-plain border border-edge bg-card px-3 font-normal"
+          value={draft.month}
+          onChange={(event) => setDraft({ ...draft, month: Number(event.target.value) })}
+        >
+          {MONTHS.map((name, i) => (
+            <option key={name} value={i + 1}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Group label="Stage">
+        <OneOf
+          label="Stage"
+          options={options(STAGES)}
+          value={draft.stage}
+          onChange={(stage) => setDraft({ ...draft, stage })}
+        />
+      </Group>
+      <Group label="Origin">
+        <OneOf
+          label="Origin"
+          options={options(ORIGINS)}
+          value={draft.origin}
+          onChange={(origin) => setDraft({ ...draft, origin })}
+        />
+      </Group>
+      <Group label="Ground">
+        <AnyOf
+          label="Ground"
+          options={HABITATS}
+          values={draft.habitat}
+          onChange={(habitat) => setDraft({ ...draft, habitat })}
+        />
+      </Group>
+      {change.isError && <Notice tone="wrong">{wordsOf(change.error)}</Notice>}
+      <Button look="main" onClick={() => change.mutate()} disabled={change.isPending}>
+        Use these
+      </Button>
+    </div>
+  )
+}
+
+function Group({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
+  return (
+    <div>
+      <p className="mb-1 font-semibold">{label}</p>
+      {children}
+    </div>
+  )
+}

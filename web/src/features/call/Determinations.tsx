@@ -1,0 +1,94 @@
+import { useState } from 'react'
+import type { Determination, Sheet as GroupSheet } from '../../api/types'
+import { Sheet } from '../../ui/Sheet'
+import { counted, dayAndTime, monthName, percent, points } from '../../ui/words'
+import { wordsOfReading } from './entries'
+
+type Props = { readonly determinations: readonly Determination[]; readonly sheet: GroupSheet }
+
+/** What has been signed for this tree, the newest first; each opens into its reasons. */
+export function Determinations({ determinations, sheet }: Props) {
+  const [openId, setOpenId] = useState<string>()
+  const open = determinations.find((one) => one.id === openId)
+  if (determinations.length === 0) return null
+  return (
+    <section aria-label="Signed calls">
+      <h2 className="mb-1 text-base">Signed calls</h2>
+      <ul className="grid gap-2">
+        {determinations.map((one) => (
+          <li key={one.id}>
+            <button
+              type="button"
+              onClick={() => setOpenId(one.id)}
+              className="block w-full rounded-plain border border-line border-l-4 border-l-moss bg-card px-3 py-2 text-left hover:bg-thistle-wash"
+            >
+              <span className={`font-bold ${one.superseded ? 'line-through' : ''}`}>{one.commonName}</span>
+              {one.share !== undefined && one.share !== null && (
+                <span className="figure"> {percent(one.share)}</span>
+              )}
+              <span className="block text-sm text-quiet">
+                {one.observer}, {dayAndTime(one.signedAt)}
+                {one.superseded ? ', signed again later' : ''}
+              </span>
+              {one.note && <span className="block">“{one.note}”</span>}
+            </button>
+          </li>
+        ))}
+      </ul>
+      <Sheet
+        title={open ? `${open.observer} signed ${open.commonName}` : ''}
+        open={open !== undefined}
+        onOpenChange={(stays) => !stays && setOpenId(undefined)}
+      >
+        {open && <Reasons signed={open} sheet={sheet} />}
+      </Sheet>
+    </section>
+  )
+}
+
+function Reasons({ signed, sheet }: { readonly signed: Determination; readonly sheet: GroupSheet }) {
+  const { month, stage, origin, habitat } = signed.circumstances
+  const balance = signed.figures.withSurroundings
+  const nameOf = (id: string) => sheet.taxa.find((one) => one.id === id)?.commonName ?? id
+  const pointsOf = new Map(balance.points.map((one) => [one.character, one.points]))
+  return (
+    <div className="grid gap-4">
+      <p>
+        <span className="scientific">{signed.scientificName}</span>, signed {dayAndTime(signed.signedAt)} on
+        version {signed.sheetVersion} of the sheet. {monthName(month)}, {stage},{' '}
+        {origin === 'unknown' ? 'origin unknown' : origin}
+        {habitat.length > 0 ? `, ${habitat.join(', ')}` : ''}.
+      </p>
+      {signed.note && <p>“{signed.note}”</p>}
+      <table className="w-full text-left">
+        <caption className="mb-1 text-left font-semibold">
+          {counted(signed.readings.length, 'reading')}, for {nameOf(balance.lead)} against{' '}
+          {nameOf(balance.rival)}
+        </caption>
+        <tbody>
+          {signed.readings.map((reading) => {
+            const character = sheet.characters.find((one) => one.id === reading.character)
+            const worth = pointsOf.get(reading.character)
+            return (
+              character && (
+                <tr key={reading.character} className="border-t border-line align-top">
+                  <th scope="row" className="py-1 pr-2 font-normal">
+                    {character.name}
+                  </th>
+                  <td className="py-1 pr-2 font-semibold">{wordsOfReading(character, reading)}</td>
+                  <td className="py-1 pr-2 text-quiet">{reading.certainty}</td>
+                  <td className="figure py-1 text-right">{worth === undefined ? '' : points(worth)}</td>
+                </tr>
+              )
+            )
+          })}
+        </tbody>
+      </table>
+      <p className="text-quiet">
+        {signed.recomputes
+          ? 'The same figures come out of this record today.'
+          : 'Other figures come out of this record today: tell whoever runs the server.'}
+      </p>
+    </div>
+  )
+}

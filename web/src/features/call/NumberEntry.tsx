@@ -1,0 +1,83 @@
+import { X } from 'lucide-react'
+import { type FormEvent, useState } from 'react'
+import { useKeptText } from '../../api/kept'
+import type { Character } from '../../api/types'
+import { Button } from '../../ui/Button'
+import { Notice } from '../../ui/Notice'
+import { measured } from '../../ui/words'
+
+type Props = {
+  readonly character: Character
+  readonly values: readonly number[]
+  readonly draftKey: string
+  readonly onChange: (values: number[]) => void
+}
+
+/** Numbers, one per leaf, cone … What is typed stays typed until it is a number that can be kept. */
+export function NumberEntry({ character, values, draftKey, onChange }: Props) {
+  const [text, setText] = useKeptText(draftKey)
+  const [wrong, setWrong] = useState<string>()
+  const isCount = character.kind === 'count'
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    const value = Number(text.replace(',', '.'))
+    if (text.trim() === '') return
+    if (!Number.isFinite(value) || value < 0 || (isCount && !Number.isInteger(value))) {
+      setWrong(
+        `“${text}” is not ${isCount ? 'a whole number' : 'a number'} of 0 or more. It stays in the field; correct it and press Enter.`,
+      )
+      return
+    }
+    setWrong(undefined)
+    setText('')
+    onChange([...values, value])
+  }
+  return (
+    <form onSubmit={submit} className="grid gap-3">
+      <div className="flex flex-wrap items-end gap-3">
+        <label className="font-semibold">
+          {isCount ? 'Count' : 'Measure'}
+          {character.unit ? ` in ${character.unit}` : ''}
+          <input
+            className="figure mt-1 block min-h-12 w-36 rounded-plain border border-edge bg-card px-3 text-2xl"
+            inputMode={isCount ? 'numeric' : 'decimal'}
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            aria-invalid={wrong !== undefined}
+            autoComplete="off"
+          />
+        </label>
+        <Button type="submit" className="min-h-12">
+          Add
+        </Button>
+        <p className="text-quiet">
+          {values.length} of {character.replicates} so far
+          {values.length > 1 &&
+            `, mean ${(values.reduce((sum, value) => sum + value, 0) / values.length).toFixed(1)}`}
+        </p>
+      </div>
+      {wrong && <Notice tone="wrong">{wrong}</Notice>}
+      {values.length > 0 && (
+        <ul aria-label="Values" className="flex flex-wrap gap-2">
+          {values.map((value, i) => (
+            // the same number may be read twice, so only its place tells it apart
+            // biome-ignore lint/suspicious/noArrayIndexKey: see above
+            <li key={i} className="flex items-center rounded-plain border border-ink bg-card">
+              <span className="figure px-3 text-lg font-bold">{measured(value, character.unit)}</span>
+              {values.length > 1 && (
+                <button
+                  type="button"
+                  aria-label={`Take back ${value}`}
+                  onClick={() => onChange(values.filter((_, j) => j !== i))}
+                  className="grid size-11 place-items-center border-l border-line hover:bg-thistle-wash"
+                >
+                  <X aria-hidden className="size-4" />
+                </button>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
+    </form>
+  )
+}

@@ -1,0 +1,30 @@
+import type { Bench, Character, NewReading } from '../../api/types'
+import { measured } from '../../ui/words'
+import type { Unsent } from './outbox'
+
+/** What stands on the screen for a character: the last entry, and whether the server has it. */
+export type Entry = { readonly reading: NewReading; readonly unsent?: Unsent }
+
+/** The entries of a tree by character, what is unsent over what is stored. */
+export function entriesOf(bench: Bench, unsent: readonly Unsent[]): ReadonlyMap<string, Entry> {
+  const entries = new Map<string, Entry>()
+  for (const { reading } of bench.readings) entries.set(reading.character, { reading })
+  for (const one of unsent) entries.set(one.reading.character, { reading: one.reading, unsent: one })
+  return entries
+}
+
+/** What was read, in words: "3 few, 1 many", "11, 9, 13 mm", "not seen". */
+export function wordsOfReading(character: Character, reading: NewReading): string {
+  if (reading.notSeen) return 'not seen'
+  if (reading.values) {
+    return reading.values
+      .map((value, i, all) => measured(value, i === all.length - 1 ? character.unit : null))
+      .join(', ')
+  }
+  const states = reading.states ?? []
+  return character.states
+    .map((state) => ({ state, count: states.filter((id) => id === state.id).length }))
+    .filter(({ count }) => count > 0)
+    .map(({ state, count }) => (states.length > 1 ? `${count} × ${state.name}` : state.name))
+    .join(', ')
+}

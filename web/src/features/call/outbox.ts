@@ -1,0 +1,124 @@
+import { useSyncExternalStore } from 'react'
+import { keep, readKept } from '../../api/kept'
+import { Away, Problem, wordsOf } from '../../api/problem'
+import type { NewReading } from '../../api/types'
+
+/** A reading on its way to the server. */
+export type Unsent = {
+  readonly id: string
+  readonly observer: string
+  readonly surveyId: string
+  readonly treeId: string
+  readonly reading: NewReading
+  /** Why the server refused it; a refused reading stays until the observer corrects or drops it. */
+  readonly refused?: string
+}
+
+/** Hands one reading to the server; throws Away or Problem. */
+export type Send = (unsent: Unsent) => Promise<void>
+
+const KEY = 'outbox'
+const FIRST_WAIT = 1000 // milliseconds
+const LONGEST_WAIT = 15_000
+
+/**
+ * Readings that the server does not have yet. They live in this browser's storage, so they outlast a reload, and
+ * are sent one after the other; while the server is away they are tried again by themselves.
+ */
+class Outbox {
+  private entries: readonly Unsent[] = readKept<readonly Unsent[]>(KEY, [])
+  private readonly listeners = new Set<() => void>()
+  private sending = false
+  private wait = FIRST_WAIT
+  private timer: number | undefined
+  private sender: { readonly observer: string; readonly send: Send } | undefined
+
+  /** Starts sending for an observer; the answer stops it. */
+  start(observer: string, send: Send): () => void {
+    this.sender = { observer, send }
+    const retry = () => this.flush()
+    window.addEventListener('online', retry)
+    this.flush()
+    return () => {
+      window.removeEventListener('online', retry)
+      window.clearTimeout(this.timer)
+      this.sender = undefined
+    }
+  }
+
+  /** Puts a reading in; an earlier unsent one of the same character and tree gives way to it. */
+  add(unsent: Unsent): void {
+    const isSame = (other: Unsent) =>
+      other.treeId === unsent.treeId &&
+      other.observer === unsent.observer &&
+      other.reading.character === unsent.reading.character
+    // what is being sent right now may have arrived already, so it is not taken back
+    this.change(
+      this.entries.filter((other, i) => !isSame(other) || (this.sending && i === this.head())).concat(unsent),
+    )
+    this.flush()
+  }
+
+  drop(id: string): void {
+    this.change(this.entries.filter((entry) => entry.id !== id))
+  }
+
+  snapshot = (): readonly Unsent[] => this.entries
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener)
+    return () => this.listeners.delete(listener)
+  }
+
+  private head(): number {
+    return this.entries.findIndex((entry) => entry.observer === this.sender?.observer && !entry.refused)
+  }
+
+  private async flush(): Promise<void> {
+    window.clearTimeout(this.timer)
+    if (this.sending) return
+    this.sending = true
+    try {
+      for (let next = this.entries[this.head()]; next && this.sender; next = this.entries[this.head()]) {
+        if (!(await this.delivered(next, this.sender.send))) break
+      }
+    } finally {
+      this.sending = false
+    }
+  }
+
+  /** Sends one reading; false when there is no use in sending the next. */
+  private async delivered(next: Unsent, send: Send): Promise<boolean> {
+    try {
+      await send(next)
+      this.wait = FIRST_WAIT
+      this.drop(next.id)
+      return true
+    } catch (error) {
+      if (error instanceof Away || (error instanceof Problem && error.status >= 500)) {
+        this.timer = window.setTimeout(() => this.flush(), this.wait)
+        this.wait = Math.min(LONGEST_WAIT, this.wait * 2)
+        return false
+      }
+      if (!(error instanceof Problem)) throw error
+      if (error.isSignedOut) return false // signing in starts the outbox again
+      const refused = wordsOf(error)
+      this.change(this.entries.map((entry) => (entry.id === next.id ? { ...entry, refused } : entry)))
+      return true
+    }
+  }
+
+  private change(entries: readonly Unsent[]): void {
+    this.entries = entries
+    keep(KEY, entries.length > 0 ? entries : undefined)
+    for (const listener of this.listeners) listener()
+  }
+}
+
+export const outbox = new Outbox()
+
+/** The unsent readings of one tree by one observer. */
+export function useUnsent(observer: string, treeId: string): readonly Unsent[] {
+  const all = useSyncExternalStore(outbox.subscribe, outbox.snapshot)
+  return all.filter((entry) => entry.observer === observer && entry.treeId === treeId)
+}

@@ -1,0 +1,34 @@
+import { X } from 'lucide-react'
+import { Dialog } from 'radix-ui'
+import type { ReactNode } from 'react'
+
+type Props = {
+  readonly title: string
+  readonly open: boolean
+  readonly onOpenChange: (open: boolean) => void
+  readonly children: ReactNode
+}
+
+/** A sheet of paper laid over the page until it is dealt with. */
+export function Sheet({ title, open, onOpenChange, children }: Props) {
+  return (
+    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 bg-ink/40" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-1/2 left-1/2 max-h-[92dvh] w-[min(40rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-plain border border-ink bg-paper p-6"
+        >
+          <div className="mb-4 flex items-start justify-between gap-4">
+            <Dialog.Title className="text-2xl">{title}</Dialog.Title>
+            <Dialog.Close className="-mt-2 -mr-2 grid size-11 shrink-0 place-items-center rounded-plain hover:bg-thistle-wash">
+              <X aria-hidden className="size-5" />
+              <span className="sr-only">Close</span>
+            </Dialog.Close>
+          </div>
+          {children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  )
+}

@@ -1,0 +1,61 @@
+export const MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+] as const
+
+/** The name of a month, 1-12. */
+export function monthName(month: number): string {
+  return MONTHS[month - 1] ?? `month ${month}`
+}
+
+/** Months as runs in words: [4, 5, 6, 9] is "April to June, September". */
+export function monthRuns(months: readonly number[]): string {
+  const runs: [number, number][] = []
+  for (const month of [...months].sort((a, b) => a - b)) {
+    const last = runs.at(-1)
+    if (last && last[1] === month - 1) last[1] = month
+    else runs.push([month, month])
+  }
+  return runs
+    .map(([from, to]) => (from === to ? monthName(from) : `${monthName(from)} to ${monthName(to)}`))
+    .join(', ')
+}
+
+/** A share of belief as a person reads it; never a flat 0 or 100 unless it is one. */
+export function percent(share: number): string {
+  const figure = share * 100
+  if (figure > 0 && figure < 0.1) return '< 0.1 %'
+  if (figure < 100 && figure > 99.9) return '> 99.9 %'
+  return `${figure < 10 || figure > 90 ? figure.toFixed(1) : figure.toFixed(0)} %`
+}
+
+/** Points with their sign, one decimal. */
+export function points(value: number): string {
+  const rounded = value.toFixed(1)
+  return Number(rounded) > 0 ? `+${rounded}` : rounded.replace('-', '−').replace(/^−0\.0$/, '0.0')
+}
+
+/** A number with its unit, if it has one. */
+export function measured(value: number, unit: string | null | undefined): string {
+  return unit ? `${value} ${unit}` : `${value}`
+}
+
+/** "1 leaf", "3 leaves": only for words that take an s. */
+export function counted(count: number, one: string): string {
+  return `${count} ${one}${count === 1 ? '' : 's'}`
+}
+
+/** A day and time as the crew writes it. */
+export function dayAndTime(instant: string): string {
+  return new Date(instant).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
+}
