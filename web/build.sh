@@ -21,6 +21,6 @@ if [[ -f $target/classes/static/index.html && $(cat "$target/.webhash" 2>/dev/nu
   echo "web: unchanged, build skipped"
   exit 0
 fi
-npm run check
-npm run build -- --outDir "$target/classes/static" --emptyOutDir
+npm run --silent check
+npm run --silent build -- --logLevel warn --outDir "$target/classes/static" --emptyOutDir
 echo "$sources" >"$target/.webhash"

@@ -24,7 +24,7 @@ api.use({
 })
 
 /** The data of an answer; throws a Problem or Away if there is none. */
-export function dataOf<T>(answer: { data?: T; error?: unknown; response: Response }): T {
-  if (answer.data === undefined) throw failure(answer.response.status, answer.error)
+export function dataOf<T>(answer: { data?: T; error?: unknown; response: Response }): NonNullable<T> {
+  if (answer.data === undefined || answer.data === null) throw failure(answer.response.status, answer.error)
   return answer.data
 }

@@ -40,7 +40,7 @@ export function SignedIn() {
   if (session.data === null) return <Navigate to="/sign-in" state={location.pathname} replace />
   return (
     <ObserverContext value={session.data}>
-      <div className="flex min-h-dvh flex-col">
+      <div className="flex min-h-dvh flex-col lg:h-dvh">
         <header className="flex flex-wrap items-center gap-x-6 border-b border-line px-4">
           <Logo />
           <nav aria-label="Pages" className="flex">

@@ -1,18 +1,13 @@
 import { queryOptions } from '@tanstack/react-query'
 import { api, dataOf } from '../../api/client'
-import { Problem } from '../../api/problem'
 import type { Observer } from '../../api/types'
 
 /** Who is signed in; null for nobody. */
 export const sessionQuery = queryOptions({
   queryKey: ['session'],
   queryFn: async ({ signal }): Promise<Observer | null> => {
-    try {
-      return dataOf(await api.GET('/api/session', { signal }))
-    } catch (error) {
-      if (error instanceof Problem && error.status === 401) return null
-      throw error
-    }
+    const answer = await api.GET('/api/session', { signal })
+    return answer.response.status === 204 ? null : dataOf(answer)
   },
   staleTime: Number.POSITIVE_INFINITY,
 })

@@ -32,7 +32,9 @@ export function Beam({ bench, sheet }: { readonly bench: Bench; readonly sheet: 
               <span className={standing === 'lead' ? 'font-bold' : ''}>
                 {taxon?.commonName}
                 {standing !== 'other' && <span className="font-normal text-quiet"> · {standing}</span>}
-                <span className="scientific block text-sm text-quiet">{taxon?.scientificName}</span>
+                <span className="scientific block font-normal text-sm text-quiet">
+                  {taxon?.scientificName}
+                </span>
               </span>
               <Share share={share.posterior} />
             </li>
@@ -82,7 +84,7 @@ function PointsRow({ name, value }: { readonly name: string; readonly value: num
   const against = value < 0
   const width = `${(50 * Math.min(Math.abs(value), FULL_BAR)) / FULL_BAR}%`
   return (
-    <li className="grid grid-cols-[1fr_5rem_3.5rem] items-center gap-2">
+    <li className="grid grid-cols-[1fr_7rem_3.5rem] items-center gap-2">
       <span className="leading-tight">{name}</span>
       <span
         aria-hidden

@@ -83,7 +83,7 @@ function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sheet: Sh
           answers.
         </Notice>
       )}
-      <div className="grid flex-1 lg:h-0 lg:grid-cols-[19.5rem_minmax(0,1fr)_22rem]">
+      <div className="grid flex-1 lg:min-h-0 lg:grid-rows-1 lg:grid-cols-[19.5rem_minmax(0,1fr)_22rem]">
         <Path
           bench={bench}
           sheet={sheet}

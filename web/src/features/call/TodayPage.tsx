@@ -15,35 +15,37 @@ export function TodayPage() {
   const survey = surveys.data?.find((one) => one.id === chosen) ?? surveys.data?.[0]
 
   return (
-    <main className="mx-auto w-full max-w-5xl p-4">
-      {surveys.isError && <Notice tone="wrong">{wordsOf(surveys.error)}</Notice>}
-      {surveys.data?.length === 0 && (
-        <Notice tone="plain">You do not belong to a survey yet. Its lead adds you to one.</Notice>
-      )}
-      {survey && (
-        <>
-          <div className="my-2 flex flex-wrap items-end justify-between gap-3">
-            <div>
-              <h1 className="text-2xl">{survey.name}</h1>
-              <p className="text-quiet">
-                Season {survey.season}. These trees belong to groups that are easily mistaken.
-              </p>
+    <main className="min-h-0 flex-1 overflow-y-auto p-4">
+      <div className="mx-auto w-full max-w-5xl">
+        {surveys.isError && <Notice tone="wrong">{wordsOf(surveys.error)}</Notice>}
+        {surveys.data?.length === 0 && (
+          <Notice tone="plain">You do not belong to a survey yet. Its lead adds you to one.</Notice>
+        )}
+        {survey && (
+          <>
+            <div className="my-2 flex flex-wrap items-end justify-between gap-3">
+              <div>
+                <h1 className="text-2xl">{survey.name}</h1>
+                <p className="text-quiet">
+                  Season {survey.season}. These trees belong to groups that are easily mistaken.
+                </p>
+              </div>
+              {surveys.data && surveys.data.length > 1 && (
+                <OneOf
+                  label="Survey"
+                  options={surveys.data.map((one) => ({
+                    value: one.id,
+                    text: one.name.split(',')[0] ?? one.name,
+                  }))}
+                  value={survey.id}
+                  onChange={setChosen}
+                />
+              )}
             </div>
-            {surveys.data && surveys.data.length > 1 && (
-              <OneOf
-                label="Survey"
-                options={surveys.data.map((one) => ({
-                  value: one.id,
-                  text: one.name.split(',')[0] ?? one.name,
-                }))}
-                value={survey.id}
-                onChange={setChosen}
-              />
-            )}
-          </div>
-          <Trees surveyId={survey.id} />
-        </>
-      )}
+            <Trees surveyId={survey.id} />
+          </>
+        )}
+      </div>
     </main>
   )
 }

@@ -1,5 +1,7 @@
 package org.goldthistle.account;
 
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
@@ -7,8 +9,8 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.List;
-import org.goldthistle.platform.Problem;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
@@ -35,13 +37,12 @@ class SessionController {
         this.contexts = contexts;
     }
 
-    /** Who is signed in. */
+    /** Who is signed in; no content when nobody is. */
     @GetMapping
-    ObserverDto get(@AuthenticationPrincipal SignedInObserver observer) {
-        if (observer == null) {
-            throw Problem.unknownCaller("not-signed-in", "Nobody is signed in here.");
-        }
-        return ObserverDto.of(observer);
+    @ApiResponse(responseCode = "200")
+    @ApiResponse(responseCode = "204", content = @Content)
+    ResponseEntity<ObserverDto> get(@AuthenticationPrincipal SignedInObserver observer) {
+        return observer == null ? ResponseEntity.noContent().build() : ResponseEntity.ok(ObserverDto.of(observer));
     }
 
     /** Signs in and starts a session. */

@@ -50,9 +50,9 @@ class DemoData implements ApplicationRunner {
         crew.add(observer("Redpoll", Role.REVIEWER));
         crew.add(observer("Treecreeper", Role.LEAD));
         UUID survey = id("survey Tarnholt");
-        surveys.createSurvey(survey, "Tarnholt Forest, Kettle Moss round", "Tarnholt", SEASON, crew);
+        surveys.createSurvey(survey, "Kettle Moss round, Tarnholt Forest", "Tarnholt", SEASON, crew);
         kettleMoss(survey);
-        churnEdge(id("survey Churn Edge"), crew.iterator().next());
+        longRide(id("survey Long Ride"), crew.iterator().next());
         LOG.info("made the demo data");
     }
 
@@ -76,10 +76,10 @@ class DemoData implements ApplicationRunner {
     }
 
     /** A second survey that only one observer belongs to, so that what is not shared can be seen not to be. */
-    private void churnEdge(UUID survey, UUID only) {
-        surveys.createSurvey(survey, "Churn Edge avenue", "Tarnholt", SEASON, Set.of(only));
-        UUID plot = id("plot Churn Edge 02");
-        surveys.createPlot(plot, survey, "Churn Edge 02");
+    private void longRide(UUID survey, UUID only) {
+        surveys.createSurvey(survey, "Long Ride avenue, Tarnholt Forest", "Tarnholt", SEASON, Set.of(only));
+        UUID plot = id("plot Long Ride 02");
+        surveys.createPlot(plot, survey, "Long Ride 02");
         tree(plot, 1, "limes", 5, 2.2, 611, "mature", "planted", "urban");
         tree(plot, 2, "limes", 93, 8.5, 574, "mature", "planted", "urban", "edge");
     }

@@ -145,7 +145,7 @@ class ReadingTest extends ServerTest {
 
     @Test
     void a_tree_of_another_survey_is_refused() {
-        String foreign = treePath(23).replace(demoId("survey Tarnholt").toString(), churnEdge());
+        String foreign = treePath(23).replace(demoId("survey Tarnholt").toString(), longRide());
 
         signedIn("Dipper")
                 .put(foreign + "/readings/" + UUID.randomUUID(), WARTS)
@@ -154,7 +154,7 @@ class ReadingTest extends ServerTest {
 
     @Test
     void a_survey_that_one_does_not_belong_to_is_as_if_it_were_not_there() {
-        signedIn("Siskin").get("/api/surveys/" + churnEdge() + "/trees").expectProblem(404, "no-such-survey");
+        signedIn("Siskin").get("/api/surveys/" + longRide() + "/trees").expectProblem(404, "no-such-survey");
         assertThat(signedIn("Siskin").get("/api/surveys").expect(200)).hasSize(1);
         assertThat(signedIn("Dipper").get("/api/surveys").expect(200)).hasSize(2);
     }
@@ -191,8 +191,8 @@ class ReadingTest extends ServerTest {
         return treePath(tag) + "/readings/" + UUID.randomUUID();
     }
 
-    private static String churnEdge() {
-        return demoId("survey Churn Edge").toString();
+    private static String longRide() {
+        return demoId("survey Long Ride").toString();
     }
 
     private int stored(String readingPath) {

@@ -1,0 +1,143 @@
+package org.goldthistle.e2e;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+
+/** The runnable jar as a user starts it, with demo data on a database of the tests' own. */
+final class Application implements AutoCloseable {
+    static final String PASSPHRASE = "kettle-moss-e2e";
+    private static final Path JAR = Path.of("../server/target/goldthistle.jar");
+    private static final Path LOG = Path.of("target/application.log");
+    private static final Duration PATIENCE = Duration.ofSeconds(120);
+
+    private final int port = freePort();
+    private Process process;
+
+    /** Starts on an emptied database. */
+    static Application startAfresh() {
+        empty();
+        var application = new Application();
+        application.start();
+        return application;
+    }
+
+    String url() {
+        return "http://127.0.0.1:" + port;
+    }
+
+    void start() {
+        var builder = new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-Xmx192m",
+                "-jar",
+                JAR.toAbsolutePath().toString());
+        Map<String, String> environment = builder.environment();
+        environment.put("SERVER_PORT", String.valueOf(port));
+        environment.put("GOLDTHISTLE_DEMO", "true");
+        environment.put("GOLDTHISTLE_DEMO_PASSPHRASE", PASSPHRASE);
+        environment.put("SPRING_DATASOURCE_URL", databaseUrl());
+        builder.redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(LOG.toFile()));
+        try {
+            process = builder.start();
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        }
+        awaitHealth();
+    }
+
+    void stop() {
+        process.destroy();
+        try {
+            if (!process.waitFor(30, TimeUnit.SECONDS)) {
+                process.destroyForcibly();
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    @Override
+    public void close() {
+        stop();
+    }
+
+    private void awaitHealth() {
+        HttpClient http = HttpClient.newHttpClient();
+        HttpRequest health =
+                HttpRequest.newBuilder(URI.create(url() + "/actuator/health")).build();
+        Instant deadline = Instant.now().plus(PATIENCE);
+        while (Instant.now().isBefore(deadline) && process.isAlive()) {
+            try {
+                if (http.send(health, HttpResponse.BodyHandlers.ofString()).statusCode() == 200) {
+                    return;
+                }
+                Thread.onSpinWait();
+            } catch (IOException notYet) {
+                pause();
+            } catch (InterruptedException stopped) {
+                Thread.currentThread().interrupt();
+                break;
+            }
+        }
+        stop();
+        throw new IllegalStateException("the application did not start: " + log());
+    }
+
+    private void pause() {
+        try {
+            process.waitFor(200, TimeUnit.MILLISECONDS);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private static String log() {
+        try {
+            return Files.readString(LOG);
+        } catch (IOException unreadable) {
+            return unreadable.toString();
+        }
+    }
+
+    private static void empty() {
+        try (Connection connection = DriverManager.getConnection(
+                        databaseUrl(),
+                        System.getenv("SPRING_DATASOURCE_USERNAME"),
+                        System.getenv("SPRING_DATASOURCE_PASSWORD"));
+                Statement statement = connection.createStatement()) {
+            statement.execute("drop schema if exists public cascade");
+            statement.execute("create schema public");
+        } catch (SQLException broken) {
+            throw new IllegalStateException(broken);
+        }
+    }
+
+    private static String databaseUrl() {
+        return Optional.ofNullable(System.getenv("GOLDTHISTLE_E2E_DATABASE_URL"))
+                .orElseThrow(() -> new IllegalStateException("run the tests by ./goldthistle test"));
+    }
+
+    private static int freePort() {
+        try (var socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        }
+    }
+}

@@ -1,0 +1,122 @@
+package org.goldthistle.e2e;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+
+/** The Bench as an observer uses it. */
+final class BenchOnScreen {
+    private final Page page;
+
+    BenchOnScreen(Page page) {
+        this.page = page;
+    }
+
+    /** From the list of trees to the Bench of the tree with that tag. */
+    static BenchOnScreen open(Page page, int tag) {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^" + tag + "\\b")))
+                .click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile("tree " + tag + "$")))
+                .waitFor();
+        return new BenchOnScreen(page);
+    }
+
+    BenchOnScreen month(String month) {
+        button("Change").click();
+        page.getByLabel("Month").selectOption(month);
+        button("Use these").click();
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Circumstances"))
+                .getByText(month)
+                .waitFor();
+        return this;
+    }
+
+    BenchOnScreen takeUp(String check) {
+        checks().getByRole(AriaRole.BUTTON, named(check)).click();
+        page.getByRole(
+                        AriaRole.HEADING,
+                        new Page.GetByRoleOptions().setName(check).setLevel(2))
+                .waitFor();
+        return this;
+    }
+
+    BenchOnScreen see(String state) {
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("States"))
+                .getByRole(AriaRole.BUTTON, named(state))
+                .first()
+                .click();
+        return this;
+    }
+
+    BenchOnScreen type(String value) {
+        page.getByLabel(Pattern.compile("^(Count|Measure)")).fill(value);
+        button("Add").click();
+        return this;
+    }
+
+    BenchOnScreen certainty(String word) {
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(word).setExact(true))
+                .click();
+        return this;
+    }
+
+    BenchOnScreen notSeen() {
+        button("Not seen").click();
+        return this;
+    }
+
+    /** Waits until the server has all that was entered. */
+    BenchOnScreen settled() {
+        page.getByText("not sent yet")
+                .waitFor(new Locator.WaitForOptions()
+                        .setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
+        return this;
+    }
+
+    /** The row of a check in the path. */
+    Locator row(String check) {
+        return checks().getByRole(AriaRole.BUTTON, named(check));
+    }
+
+    /** The row of a candidate with its share. */
+    Locator candidate(String name) {
+        return page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Candidates"))
+                .getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText(name));
+    }
+
+    /** The row of a reading with its points for the lead against the rival. */
+    Locator points(String name) {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Points"))
+                .getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText(name));
+    }
+
+    BenchOnScreen sign(String taxon, String note) {
+        button("Sign " + taxon).click();
+        page.getByLabel("Note").fill(note);
+        page.getByRole(AriaRole.DIALOG)
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Sign").setExact(true))
+                .click();
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Signed calls"))
+                .getByText(note)
+                .waitFor();
+        return this;
+    }
+
+    private Locator checks() {
+        return page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Checks"));
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private static Locator.GetByRoleOptions named(String text) {
+        return new Locator.GetByRoleOptions().setName(text);
+    }
+}

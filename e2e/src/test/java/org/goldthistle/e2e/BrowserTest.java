@@ -1,0 +1,106 @@
+package org.goldthistle.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ReducedMotion;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.TestInstance;
+
+/** Debian's Chromium on the application, which is started anew for each test class. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+abstract class BrowserTest {
+    private static final List<String> CHROMIUM_FLAGS = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync");
+
+    protected Application application;
+    private Playwright playwright;
+    private Browser browser;
+    private final List<BrowserContext> contexts = new ArrayList<>();
+
+    @BeforeAll
+    void start() {
+        application = Application.startAfresh();
+        playwright = Playwright.create();
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setHeadless(true)
+                        .setArgs(CHROMIUM_FLAGS));
+    }
+
+    @AfterEach
+    void closeContexts() {
+        contexts.forEach(BrowserContext::close);
+        contexts.clear();
+    }
+
+    @AfterAll
+    void stop() {
+        playwright.close();
+        application.close();
+    }
+
+    /** A browser of its own for one observer, signed in. */
+    protected Page signedIn(String callSign, int width, int height) {
+        Page page = stranger(width, height);
+        page.getByLabel("Call sign").fill(callSign);
+        page.getByLabel("Passphrase").fill(Application.PASSPHRASE);
+        page.getByText("Sign in", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByText("Sign out").waitFor();
+        return page;
+    }
+
+    protected Page signedIn(String callSign) {
+        return signedIn(callSign, 1280, 800);
+    }
+
+    /** A browser of its own for somebody who has not signed in. */
+    protected Page stranger(int width, int height) {
+        BrowserContext context = browser.newContext(new Browser.NewContextOptions()
+                .setViewportSize(width, height)
+                .setLocale("en-GB")
+                .setTimezoneId("UTC")
+                .setReducedMotion(ReducedMotion.REDUCE));
+        context.setDefaultTimeout(15_000);
+        contexts.add(context);
+        Page page = context.newPage();
+        page.navigate(application.url());
+        page.getByText("Goldthistle").first().waitFor();
+        return page;
+    }
+
+    /** WCAG 2.2 AA as far as axe can see: nothing serious. */
+    protected static void assertAccessible(Page page) {
+        List<String> serious = new AxeBuilder(page)
+                .withTags(List.of("wcag2a", "wcag2aa", "wcag21aa", "wcag22aa")).analyze().getViolations().stream()
+                        .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
+                        .map(BrowserTest::words)
+                        .toList();
+
+        assertThat(serious).as(page.url()).isEmpty();
+    }
+
+    private static String words(Rule rule) {
+        return rule.getId() + ": " + rule.getHelp() + " at "
+                + rule.getNodes().get(0).getHtml();
+    }
+}

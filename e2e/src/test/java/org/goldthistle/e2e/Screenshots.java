@@ -1,0 +1,49 @@
+package org.goldthistle.e2e;
+
+import com.microsoft.playwright.Page;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+
+/** The pictures of the main views, made from the demo data; run by {@code ./goldthistle shots} alone. */
+class Screenshots extends BrowserTest {
+    private final Path folder = Path.of(System.getProperty("goldthistle.shots", "target/shots"));
+
+    @Test
+    void main_views() {
+        shoot(stranger(1280, 800), "sign-in");
+        Page dipper = signedIn("Dipper");
+        BenchOnScreen bench = BenchOnScreen.open(dipper, 23).month("September");
+        bench.takeUp("How the outer twigs hang")
+                .see("long thin twigs hang straight down")
+                .settled();
+        bench.takeUp("Rough black bark").see("thick black bosses").settled();
+        bench.takeUp("Resin warts")
+                .see("scattered warts")
+                .settled()
+                .see("scattered warts")
+                .settled();
+        bench.takeUp("DFT").type("11").settled().type("9").settled().type("13").settled();
+        bench.takeUp("Double or single leaf teeth")
+                .see("big teeth")
+                .settled()
+                .see("big teeth")
+                .settled();
+        shoot(dipper, "bench");
+        bench.sign("silver birch", "Slow-grown twigs, so fewer warts than usual.");
+        Page siskin = signedIn("Siskin");
+        siskin.getByText("Dipper signed").waitFor();
+        shoot(siskin, "today");
+        BenchOnScreen.open(siskin, 23);
+        siskin.getByText("Slow-grown twigs").click();
+        shoot(siskin, "signed-call");
+        Page small = signedIn("Redpoll", 390, 844);
+        BenchOnScreen.open(small, 24).takeUp("Rough black bark");
+        shoot(small, "bench-390");
+    }
+
+    private void shoot(Page page, String name) {
+        page.evaluate("() => document.fonts.ready");
+        page.mouse().move(0, 0);
+        page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
+    }
+}
