@@ -169,6 +169,7 @@ serve_kill() {
 serve_stop() {
   serve_kill demo
   serve_kill run
+  serve_kill bench
   pg_stop $CLUSTER
   say "stopped; the data stays"
 }

@@ -89,7 +89,10 @@ function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sheet: Sh
           sheet={sheet}
           entries={entries}
           inHand={inHand?.id}
-          onChoose={(id) => setSearch({ check: id }, { replace: true })}
+          onChoose={(id) => {
+            setSearch({ check: id }, { replace: true })
+            document.getElementById('check')?.scrollIntoView() // where the parts lie one below the other
+          }}
         />
         {inHand && (
           <Check
@@ -105,11 +108,13 @@ function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sheet: Sh
         )}
         <aside
           aria-label="What it amounts to"
-          className="flex flex-col gap-5 border-line p-4 lg:overflow-y-auto lg:border-l"
+          className="relative flex flex-col gap-5 border-line p-4 lg:overflow-y-auto lg:border-l"
         >
           <Beam bench={bench} sheet={sheet} />
-          <SignPanel bench={bench} sheet={sheet} waiting={waiting} />
           <Determinations determinations={bench.determinations} sheet={sheet} />
+          <div className="mt-auto border-t border-line bg-paper py-3 lg:sticky lg:-bottom-4">
+            <SignPanel bench={bench} sheet={sheet} waiting={waiting} />
+          </div>
         </aside>
       </div>
     </main>

@@ -35,7 +35,11 @@ export function Check({ character, entry, weighed, outOfSeason, draftKey, onReco
   const put = (change: Partial<NewReading>) => onRecord({ ...seen, ...change })
 
   return (
-    <section aria-label="The check in hand" className="p-5 lg:overflow-y-auto">
+    <section
+      aria-label="The check in hand"
+      id="check"
+      className="relative scroll-mt-2 p-5 lg:overflow-y-auto"
+    >
       <h2 className="text-3xl">{character.name}</h2>
       <p className="mb-3 text-quiet">
         {character.organ} · {character.replicates > 1 ? `look at ${character.replicates}` : 'one look'} ·{' '}

@@ -23,7 +23,7 @@ type Props = {
 export function Path({ bench, sheet, entries, inHand, onChoose }: Props) {
   const pointsOf = new Map(bench.figures.withSurroundings.points.map((one) => [one.character, one.points]))
   return (
-    <nav aria-label="Checks" className="border-line p-3 lg:overflow-y-auto lg:border-r">
+    <nav aria-label="Checks" className="relative border-line p-3 lg:overflow-y-auto lg:border-r">
       {STATIONS.map(({ zone, name }) => {
         const here = sheet.characters.filter((one) => one.zone === zone)
         return (

@@ -29,7 +29,7 @@ export function StateTiles({ character, seen, onChange }: Props) {
                 type="button"
                 aria-pressed={count > 0}
                 onClick={() => onChange(several ? [...seen, state.id] : [state.id])}
-                className="flex min-h-24 flex-1 flex-col justify-between rounded-plain p-3 text-left text-lg font-semibold leading-snug hover:bg-thistle-wash"
+                className="flex min-h-16 flex-1 flex-col justify-between rounded-plain p-3 text-left text-lg sm:min-h-24 font-semibold leading-snug hover:bg-thistle-wash"
               >
                 {state.name}
                 {several && <span className="figure mt-2 text-2xl">{count > 0 ? `× ${count}` : ''}</span>}

@@ -15,7 +15,7 @@ export function TodayPage() {
   const survey = surveys.data?.find((one) => one.id === chosen) ?? surveys.data?.[0]
 
   return (
-    <main className="min-h-0 flex-1 overflow-y-auto p-4">
+    <main className="relative min-h-0 flex-1 overflow-y-auto p-4">
       <div className="mx-auto w-full max-w-5xl">
         {surveys.isError && <Notice tone="wrong">{wordsOf(surveys.error)}</Notice>}
         {surveys.data?.length === 0 && (

@@ -1,0 +1,50 @@
+// How long one reading takes from request to answer on the loopback: a new reading, stored and weighed.
+// usage: node round-trip.mjs URL CALL-SIGN PASSPHRASE
+import { randomUUID } from 'node:crypto'
+import { cpus, totalmem } from 'node:os'
+
+const WARM_UP = 300
+const MEASURED = 2000
+
+const [url, callSign, passphrase] = process.argv.slice(2)
+const cookies = new Map()
+
+async function call(method, path, body) {
+  const answer = await fetch(url + path, {
+    method,
+    headers: {
+      cookie: [...cookies].map(([name, value]) => `${name}=${value}`).join('; '),
+      'content-type': 'application/json',
+      'x-xsrf-token': cookies.get('XSRF-TOKEN') ?? '',
+    },
+    ...(body ? { body: JSON.stringify(body) } : {}),
+  })
+  for (const cookie of answer.headers.getSetCookie()) {
+    const [name, value] = cookie.split(';')[0].split('=')
+    cookies.set(name, value)
+  }
+  if (!answer.ok) throw new Error(`${method} ${path}: ${answer.status} ${await answer.text()}`)
+  return answer.status === 204 ? null : answer.json()
+}
+
+await call('GET', '/api/session')
+await call('POST', '/api/session', { callSign, passphrase })
+const [survey] = await call('GET', '/api/surveys')
+const trees = await call('GET', `/api/surveys/${survey.id}/trees`)
+const times = []
+for (let i = 0; i < WARM_UP + MEASURED; i++) {
+  // every tree in turn, every character of its sheet in turn, so that the record grows as in life
+  const tree = trees[i % trees.length]
+  tree.bench ??= await call('GET', `/api/surveys/${survey.id}/trees/${tree.id}/bench`)
+  tree.sheet ??= await call('GET', `/api/sheets/${tree.bench.sheetVersionId}`)
+  const character = tree.sheet.characters[Math.floor(i / trees.length) % tree.sheet.characters.length]
+  const seen = character.states.length > 0 ? { states: [character.states[0].id] } : { values: [7] }
+  const path = `/api/surveys/${survey.id}/trees/${tree.id}/readings/${randomUUID()}`
+  const start = performance.now()
+  await call('PUT', path, { character: character.id, certainty: 'sure', notSeen: false, ...seen })
+  if (i >= WARM_UP) times.push(performance.now() - start)
+}
+times.sort((a, b) => a - b)
+const at = (share) => times[Math.min(times.length - 1, Math.floor(share * times.length))].toFixed(1)
+console.log(`machine: ${cpus().length} x ${cpus()[0].model}, ${(totalmem() / 2 ** 30).toFixed(0)} GiB`)
+console.log(`reading's round trip over ${MEASURED}: median ${at(0.5)} ms, p99 ${at(0.99)} ms`)
