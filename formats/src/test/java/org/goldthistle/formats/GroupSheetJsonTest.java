@@ -1,0 +1,84 @@
+package org.goldthistle.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+
+import java.util.List;
+import org.goldthistle.core.Refusal;
+import org.goldthistle.core.RefusedException;
+import org.goldthistle.core.sheet.GroupSheet;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.FieldSource;
+
+class GroupSheetJsonTest {
+    static final List<String> GROUPS = BuiltInLibrary.GROUPS;
+
+    @ParameterizedTest
+    @FieldSource("GROUPS")
+    void every_built_in_sheet_keeps_the_rules(String group) {
+        GroupSheet sheet = GroupSheetJson.read(BuiltInLibrary.sheetText(group));
+
+        assertThat(sheet.id()).isEqualTo(group);
+        assertThat(sheet.characters()).isNotEmpty();
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"weight\": 0.58 | \"weight\": \"0.58\" | characters[0].weight | \"0.58\"",
+                "\"weight\": 0.58 | \"weight\": 1.58 | characters[0].weight | 1.58",
+                "\"hanging\": 0.6 | \"hanging\": 0.5 | characters[0].profiles.pendula | 0.9",
+                "\"kind\": \"ordered\" | \"kind\": \"sorted\" | characters[0].kind | \"sorted\"",
+                "\"sense\": \"sight\" | \"sense\": \"taste\" | characters[0].sense | \"taste\"",
+                "\"rank\": \"hybrid\" | \"rank\": \"species\" | taxa[2].parents | two",
+                "\"format\": \"goldthistle-group/1\" | \"format\": \"2\" | format | \"2\"",
+                "\"minutes\": 1, | \"minutes\": 0, | characters[0].minutes | 0.0"
+            })
+    void a_broken_place_is_named_with_what_was_found(String sound, String broken, String key, String found) {
+        String text = BuiltInLibrary.sheetText("birches");
+        assertThat(text).contains(sound);
+
+        assertThatExceptionOfType(RefusedException.class)
+                .isThrownBy(() -> GroupSheetJson.read(firstReplaced(text, sound, broken)))
+                .satisfies(refused -> assertThat(refused.refusals())
+                        .extracting(Refusal::key, Refusal::found)
+                        .anySatisfy(tuple -> assertThat(tuple.toList())
+                                .satisfies(
+                                        pair -> assertThat(pair.get(0)).isEqualTo(key),
+                                        pair -> assertThat((String) pair.get(1)).contains(found))));
+    }
+
+    @Test
+    void several_broken_places_are_all_named() {
+        String text = BuiltInLibrary.sheetText("birches")
+                .replace("\"sense\": \"touch\"", "\"sense\": \"taste\"")
+                .replace("\"region\":", "\"regoin\":");
+
+        assertThatExceptionOfType(RefusedException.class)
+                .isThrownBy(() -> GroupSheetJson.read(text))
+                .withMessageContaining("region: found nothing")
+                .withMessageContaining("taste");
+    }
+
+    @Test
+    void text_that_is_no_json_is_refused_with_its_place() {
+        assertThatExceptionOfType(RefusedException.class)
+                .isThrownBy(() -> GroupSheetJson.read("{\n  \"format\": oops }"))
+                .withMessageContaining("line 2");
+    }
+
+    @Test
+    void a_key_twice_is_refused() {
+        assertThatExceptionOfType(RefusedException.class)
+                .isThrownBy(() -> GroupSheetJson.read("{\"id\": \"a\", \"id\": \"b\"}"))
+                .withMessageContaining("Duplicate");
+    }
+
+    private static String firstReplaced(String text, String sound, String broken) {
+        int at = text.indexOf(sound);
+        return text.substring(0, at) + broken + text.substring(at + sound.length());
+    }
+}
