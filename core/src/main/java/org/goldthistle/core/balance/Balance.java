@@ -15,6 +15,7 @@ public final class Balance {
     private final GroupModel model;
     private final double[] prior;
     private final List<WeighedReading> readings;
+    private final double[] shares; // φ by reading
     private final double[][] contributions; // ℓ by reading and taxon, in nats
     private final double[] posterior;
     private final int lead;
@@ -24,7 +25,7 @@ public final class Balance {
         this.model = model;
         this.prior = prior;
         this.readings = List.copyOf(readings);
-        double[] shares = model.clusterShares(
+        this.shares = model.clusterShares(
                 readings.stream().mapToInt(WeighedReading::characterIndex).toArray());
         this.contributions = new double[readings.size()][];
         for (int j = 0; j < contributions.length; j++) {
@@ -74,6 +75,11 @@ public final class Balance {
         return best;
     }
 
+    /** Shares of belief from logarithms that add up to 1; changes and returns the array it is given. */
+    public static double[] toShares(double[] logs) {
+        return normalised(logs);
+    }
+
     /** The model it was reckoned with. */
     public GroupModel model() {
         return model;
@@ -97,6 +103,41 @@ public final class Balance {
     /** The share of belief in none of the sheet's taxa. */
     public double noneOfThese() {
         return posterior[posterior.length - 1];
+    }
+
+    /** ℓ of section 4: what a reading adds to ln of a taxon's (or none-of-these') belief, in nats. */
+    public double contribution(int reading, int taxon) {
+        return contributions[reading][taxon];
+    }
+
+    /** {@code w·n_eff·φ}: the exponent on a reading's likelihood. */
+    public double exponent(int reading) {
+        return readings.get(reading).weight() * readings.get(reading).looks() * shares[reading];
+    }
+
+    /** How many of this balance's readings belong to a character's cluster; 0 if it stands alone. */
+    public int readInCluster(int character) {
+        int cluster = model.cluster(character);
+        int read = 0;
+        for (WeighedReading reading : readings) {
+            if (cluster != GroupModel.ALONE && model.cluster(reading.characterIndex()) == cluster) {
+                read++;
+            }
+        }
+        return read;
+    }
+
+    /** Q of section 10: the posterior over the taxa alone, none-of-these set aside. */
+    public double[] amongTaxa() {
+        double[] among = new double[posterior.length - 1];
+        double total = 0;
+        for (int k = 0; k < among.length; k++) {
+            total += posterior[k];
+        }
+        for (int k = 0; k < among.length; k++) {
+            among[k] = posterior[k] / total;
+        }
+        return among;
     }
 
     /** The taxon with the highest posterior. */

@@ -10,7 +10,8 @@ import org.goldthistle.core.sheet.StateScale;
 
 /** A sheet made ready for reckoning: profiles completed, likelihoods tabulated. Made once a sheet, used for every tree. */
 public final class GroupModel {
-    private static final int ALONE = -1;
+    /** Stands for the cluster of a character that stands alone. */
+    public static final int ALONE = -1;
 
     private final GroupSheet sheet;
     private final Map<String, Integer> characterIndex = new HashMap<>();
@@ -94,7 +95,13 @@ public final class GroupModel {
         return shares;
     }
 
-    private static double clusterShare(int together) {
+    /** The number of a character's cluster, or -1 if it stands alone. */
+    public int cluster(int character) {
+        return clusters[character];
+    }
+
+    /** φ of section 4 for each of so many readings of one cluster, {@code 1/(1 + (g−1)·0.8)}. */
+    public static double clusterShare(int together) {
         return 1 / (1 + (together - 1) * ModelConstants.CLUSTER_LIKENESS);
     }
 }

@@ -17,4 +17,19 @@ public sealed interface Likelihood permits StateLikelihood, NumberLikelihood {
      * @return one figure a taxon and one for none-of-these, in nats, finite
      */
     double[] meanLog(Observed observed, Certainty certainty);
+
+    /** What a planned check of the character can turn out as, section 10. */
+    Outcomes outcomes();
+
+    /** How unexpected the first replicate is under a taxon: the terms of section 8's z. */
+    Surprise surprise(Observed observed, int taxon);
+
+    /**
+     * The mean over the replicates of ln p″ under a tree that descends partly from either of two taxa: section 11.
+     *
+     * @param first index of the one parent
+     * @param second index of the other
+     * @param share of the second, in [0, 1]
+     */
+    double meanLogOfCross(Observed observed, Certainty certainty, int first, int second, double share);
 }

@@ -55,6 +55,9 @@ public final class ModelConstants {
     /** Section 4: how alike the readings of one cluster are taken to be. */
     public static final double CLUSTER_LIKENESS = 0.8;
 
+    /** Section 10: equal bins into which a measure's span is cut when a check is planned. */
+    public static final int PLANNED_BINS = 48;
+
     /** Section 5: decibans in a nat. */
     public static final double DECIBANS_PER_NAT = 10 / Math.log(10);
 }

@@ -3,6 +3,7 @@ package org.goldthistle.core.balance;
 import static org.goldthistle.core.balance.ModelConstants.LAPSE;
 import static org.goldthistle.core.balance.ModelConstants.LEAST_SPREAD;
 import static org.goldthistle.core.balance.ModelConstants.NONE_OF_THESE_NUMBERS;
+import static org.goldthistle.core.balance.ModelConstants.PLANNED_BINS;
 import static org.goldthistle.core.balance.ModelConstants.SPREAD_FLOOR;
 
 import org.goldthistle.core.reading.Certainty;
@@ -22,16 +23,17 @@ public final class NumberLikelihood implements Likelihood {
     private static final int MOST_COUNTS_KEPT = 256;
 
     private final boolean count;
+    private final Range[] ranges;
     private final TwoPieceNormal[] spreads;
     private final double floor;
-    private final double least;
-    private final double most;
     private final double evenly; // what a slip is worth, per unit or per count
     private final double[][][] countLogs; // ln p'' of the likeliest counts, by certainty and count less firstCount
     private final int firstCount;
+    private final Outcomes outcomes;
 
     private NumberLikelihood(boolean count, Range[] ranges) {
         this.count = count;
+        this.ranges = ranges;
         this.floor = floorOf(ranges);
         this.spreads = new TwoPieceNormal[ranges.length];
         double lowest = Double.POSITIVE_INFINITY;
@@ -41,13 +43,14 @@ public final class NumberLikelihood implements Likelihood {
             lowest = Math.min(lowest, ranges[k].rarelyLow());
             highest = Math.max(highest, ranges[k].rarelyHigh());
         }
-        this.least = lowest;
-        this.most = highest;
         double span = Math.max(LEAST_SPREAD, highest - lowest);
         this.evenly = 1 / (count ? span + 1 : span);
         this.firstCount = (int) Math.max(0, Math.min(Integer.MAX_VALUE, Math.floor(lowest - span)));
         double kept = count ? Math.min(MOST_COUNTS_KEPT, Math.ceil(highest + span) + 1 - firstCount) : 0;
         this.countLogs = new double[Certainty.values().length][(int) Math.max(0, kept)][];
+        this.outcomes = count
+                ? Outcomes.ofNumbers(wholeNumbers(lowest, highest), this::probabilities, noneOfThese())
+                : Outcomes.ofNumbers(midpoints(lowest, highest), this::probabilities, noneOfThese());
         for (Certainty certainty : Certainty.values()) {
             double[][] logs = countLogs[certainty.ordinal()];
             for (int i = 0; i < logs.length; i++) {
@@ -63,6 +66,24 @@ public final class NumberLikelihood implements Likelihood {
                     ((RangeProfile) sheet.profile(character, sheet.taxa().get(k).id())).range();
         }
         return new NumberLikelihood(scale.isCount(), ranges);
+    }
+
+    private static double[] wholeNumbers(double lowest, double highest) {
+        double first = Math.ceil(lowest);
+        double[] numbers = new double[(int) (Math.floor(highest) - first) + 1];
+        for (int i = 0; i < numbers.length; i++) {
+            numbers[i] = first + i;
+        }
+        return numbers;
+    }
+
+    private static double[] midpoints(double lowest, double highest) {
+        double[] midpoints = new double[PLANNED_BINS];
+        double width = (highest - lowest) / PLANNED_BINS;
+        for (int i = 0; i < midpoints.length; i++) {
+            midpoints[i] = lowest + (i + 0.5) * width;
+        }
+        return midpoints;
     }
 
     /** 0.2 × the mean of all 2K spreads of the character, so that no taxon is taken to be ever so precise. */
@@ -91,6 +112,32 @@ public final class NumberLikelihood implements Likelihood {
 
     private double noneOfThese() {
         return NONE_OF_THESE_NUMBERS * evenly;
+    }
+
+    @Override
+    public Outcomes outcomes() {
+        return outcomes;
+    }
+
+    /** s = ½((x−c)/σ)², of which mean and variance are ½ each. */
+    @Override
+    public Surprise surprise(Observed observed, int taxon) {
+        double value = ((ValuesObserved) observed).values().get(0);
+        double z = (value - spreads[taxon].centre()) / spreads[taxon].spreadAt(value);
+        return new Surprise(0.5 * z * z, 0.5, 0.5);
+    }
+
+    @Override
+    public double meanLogOfCross(Observed observed, Certainty certainty, int first, int second, double share) {
+        TwoPieceNormal cross =
+                TwoPieceNormal.of(ranges[first].towards(ranges[second], share)).raisedTo(floor);
+        var values = ((ValuesObserved) observed).values();
+        double sum = 0;
+        for (double value : values) {
+            double mean = Doubt.meanOf(probabilities(value));
+            sum += Math.log(certainty.trust() * probability(cross, value) + (1 - certainty.trust()) * mean);
+        }
+        return sum / values.size();
     }
 
     @Override

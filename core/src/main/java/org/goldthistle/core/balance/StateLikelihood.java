@@ -18,9 +18,12 @@ public final class StateLikelihood implements Likelihood {
     private final double[][] probability; // p', by taxon and state
     private final double[][][] logs; // ln p'', by certainty, state, and taxon with none-of-these last
 
+    private final Outcomes outcomes;
+
     private StateLikelihood(StateScale scale, double[][] probability) {
         this.scale = scale;
         this.probability = probability;
+        this.outcomes = Outcomes.ofStates(scale, probability);
         this.logs = new double[Certainty.values().length][][];
         for (Certainty certainty : Certainty.values()) {
             logs[certainty.ordinal()] = logs(certainty);
@@ -78,6 +81,42 @@ public final class StateLikelihood implements Likelihood {
             byState[s] = Doubt.logs(column, evenly, certainty);
         }
         return byState;
+    }
+
+    @Override
+    public Outcomes outcomes() {
+        return outcomes;
+    }
+
+    @Override
+    public Surprise surprise(Observed observed, int taxon) {
+        double[] p = probability[taxon];
+        double mean = 0;
+        double meanSquare = 0;
+        for (double each : p) {
+            double information = -Math.log(each);
+            mean += each * information;
+            meanSquare += each * information * information;
+        }
+        int seen = scale.indexOf(((StatesObserved) observed).states().get(0));
+        return new Surprise(-Math.log(p[seen]), mean, meanSquare - mean * mean);
+    }
+
+    /** Blur and lapse are linear, so what is mixed before them may as well be mixed after. */
+    @Override
+    public double meanLogOfCross(Observed observed, Certainty certainty, int first, int second, double share) {
+        var states = ((StatesObserved) observed).states();
+        double sum = 0;
+        for (String state : states) {
+            int s = scale.indexOf(state);
+            double own = (1 - share) * probability[first][s] + share * probability[second][s];
+            double mean = 0;
+            for (double[] taxon : probability) {
+                mean += taxon[s] / probability.length;
+            }
+            sum += Math.log(certainty.trust() * own + (1 - certainty.trust()) * mean);
+        }
+        return sum / states.size();
     }
 
     @Override

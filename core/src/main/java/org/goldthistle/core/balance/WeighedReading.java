@@ -54,8 +54,14 @@ public final class WeighedReading {
         return inSeason;
     }
 
-    int characterIndex() {
+    /** The character's place in the sheet. */
+    public int characterIndex() {
         return characterIndex;
+    }
+
+    /** The mean of ln p″ under a taxon over the replicates, in nats. */
+    public double meanLog(int taxon) {
+        return meanLog[taxon];
     }
 
     /** {@code w·n_eff·φ · mean log p″} by taxon, none-of-these last, in nats. */

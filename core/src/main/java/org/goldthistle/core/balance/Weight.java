@@ -18,9 +18,10 @@ import org.goldthistle.core.sheet.State;
 import org.goldthistle.core.sheet.Trust;
 
 /** How far a reading counts, w in [0, 1]: section 4 of {@code docs/model.md}. */
-final class Weight {
+public final class Weight {
     private Weight() {}
 
+    /** The weight of a reading under a school; empty: the sheet's own weight. */
     static double of(DiagnosticCharacter character, Reading reading, Context context, Optional<School> school) {
         double weight = ofLook(
                 character,
@@ -31,8 +32,19 @@ final class Weight {
         return clamp(isWeakAbsence(character, reading.observed()) ? weight * WEAK_ABSENCE : weight);
     }
 
+    /**
+     * The weight that a planned check would get, taken as attached and from the sun: section 10.
+     *
+     * @param allAbsent whether it turns out that the thing is not there
+     */
+    public static double ofPlanned(
+            DiagnosticCharacter character, Context context, Optional<School> school, boolean allAbsent) {
+        double weight = ofLook(character, context, Optional.of(Material.ATTACHED), Optional.of(Position.SUN), school);
+        return clamp(allAbsent && character.absence() == Absence.WEAK ? weight * WEAK_ABSENCE : weight);
+    }
+
     /** The weight of a look at given material, before it is known what will be seen and before clamping. */
-    static double ofLook(
+    private static double ofLook(
             DiagnosticCharacter character,
             Context context,
             Optional<Material> material,
@@ -55,11 +67,12 @@ final class Weight {
         return weight;
     }
 
-    static boolean isInSeason(DiagnosticCharacter character, Context context) {
+    /** Whether the character can be read in the context's month. */
+    public static boolean isInSeason(DiagnosticCharacter character, Context context) {
         return character.trust().months().contains(context.month());
     }
 
-    static double clamp(double weight) {
+    private static double clamp(double weight) {
         return Math.min(1, Math.max(0, weight));
     }
 

@@ -42,4 +42,9 @@ public record Context(
                 refusals.require(number >= 0, "records." + taxon, number, "a number of trees, 0 or more"));
         refusals.throwIfAny();
     }
+
+    /** The same tree in another month. */
+    public Context inMonth(int other) {
+        return new Context(other, stage, origin, habitat, material, position, records);
+    }
 }

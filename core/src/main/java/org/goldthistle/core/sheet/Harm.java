@@ -5,20 +5,27 @@ import org.goldthistle.core.Coded;
 /** What a check does to the tree, gentlest first. */
 public enum Harm implements Coded {
     /** Nothing is taken. */
-    NONE("none"),
+    NONE("none", 0),
     /** A leaf or twig is taken. */
-    SAMPLE("sample"),
+    SAMPLE("sample", 0.5),
     /** Bark is cut or peeled, or a twig split on the tree. */
-    WOUND("wound");
+    WOUND("wound", 6);
 
     private final String code;
+    private final double minutesWorth;
 
-    Harm(String code) {
+    Harm(String code, double minutesWorth) {
         this.code = code;
+        this.minutesWorth = minutesWorth;
     }
 
     @Override
     public String code() {
         return code;
+    }
+
+    /** How many minutes of work one would rather spend than do it: section 10 of {@code docs/model.md}. */
+    public double minutesWorth() {
+        return minutesWorth;
     }
 }

@@ -23,6 +23,23 @@ public record Range(double rarelyLow, double usuallyLow, double usuallyHigh, dou
         return (usuallyLow + usuallyHigh) / 2;
     }
 
+    /**
+     * The range on the straight way from this one to another.
+     *
+     * @param share of the other, in [0, 1]
+     */
+    public Range towards(Range other, double share) {
+        return new Range(
+                mixed(rarelyLow, other.rarelyLow, share),
+                mixed(usuallyLow, other.usuallyLow, share),
+                mixed(usuallyHigh, other.usuallyHigh, share),
+                mixed(rarelyHigh, other.rarelyHigh, share));
+    }
+
+    private static double mixed(double own, double other, double share) {
+        return (1 - share) * own + share * other;
+    }
+
     /** Whether some whole number lies between the rare limits. */
     public boolean holdsWholeNumber() {
         return Math.ceil(rarelyLow) <= Math.floor(rarelyHigh);

@@ -1,0 +1,96 @@
+package org.goldthistle.core.plan;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.goldthistle.core.balance.Balance;
+import org.goldthistle.core.balance.GroupModel;
+import org.goldthistle.core.balance.WeighedReading;
+import org.goldthistle.core.reading.Context;
+import org.goldthistle.core.sheet.DiagnosticCharacter;
+import org.goldthistle.core.sheet.Effort;
+import org.goldthistle.core.sheet.Harm;
+
+/** Which checks remain on a tree today, the most promising for its effort first: section 10. */
+public final class NextChecks {
+    /** Section 10: what each hazard to the observer is worth, in minutes. */
+    private static final double HAZARD_COST = 1;
+
+    /** Section 10: a wound is shown only when no gentler check has this part of its gain. */
+    private static final double GENTLE_ENOUGH = 0.25;
+
+    private static final Comparator<NextCheck> BEST_FIRST = Comparator.comparingDouble(NextCheck::gainPerCost)
+            .reversed()
+            .thenComparing(check -> check.character().zone());
+
+    private NextChecks() {}
+
+    /** Every check that is offered, ranked; those that wound the tree among them. */
+    public static List<NextCheck> offered(Balance deciding, Context context, PlanTerms terms) {
+        GroupModel model = deciding.model();
+        Set<String> done = new HashSet<>(terms.notSeen());
+        done.addAll(read(deciding));
+        double[] among = deciding.amongTaxa();
+        List<NextCheck> offered = new ArrayList<>();
+        for (int i = 0; i < model.sheet().characters().size(); i++) {
+            if (terms.allows(model.sheet().characters().get(i), context, done)) {
+                PlannedCheck check = new PlannedCheck(model, i, context, terms.school());
+                if (check.isWorthOffering()) {
+                    offered.add(promise(
+                            check, deciding, among, terms, GroupModel.clusterShare(1 + deciding.readInCluster(i))));
+                }
+            }
+        }
+        offered.sort(BEST_FIRST); // stable, so ties stay in the sheet's order
+        return List.copyOf(offered);
+    }
+
+    private static NextCheck promise(
+            PlannedCheck check, Balance deciding, double[] among, PlanTerms terms, double clusterShare) {
+        DiagnosticCharacter character = check.character();
+        return new NextCheck(
+                character,
+                check.gain(among, clusterShare),
+                check.chanceToSettle(deciding, among, clusterShare, terms.threshold()),
+                cost(character.effort()),
+                terms.organsFirst().contains(character.organ()));
+    }
+
+    /** Ids of the characters that a balance has readings of. */
+    static Set<String> read(Balance balance) {
+        Set<String> read = new HashSet<>();
+        for (WeighedReading reading : balance.readings()) {
+            read.add(reading.character().id());
+        }
+        return read;
+    }
+
+    /**
+     * The offered checks as they are suggested to a crew: those that wound the tree left out while a gentler one has a
+     * quarter of their gain, and those that the quorum wants before the others.
+     */
+    public static List<NextCheck> suggested(List<NextCheck> offered) {
+        double gentlest = 0;
+        for (NextCheck check : offered) {
+            if (check.harm() != Harm.WOUND) {
+                gentlest = Math.max(gentlest, check.gain());
+            }
+        }
+        List<NextCheck> suggested = new ArrayList<>();
+        for (NextCheck check : offered) {
+            if (check.harm() != Harm.WOUND || gentlest < GENTLE_ENOUGH * check.gain()) {
+                suggested.add(check);
+            }
+        }
+        suggested.sort(Comparator.comparing(NextCheck::comesFirst).reversed()); // stable: ranked among themselves
+        return List.copyOf(suggested);
+    }
+
+    private static double cost(Effort effort) {
+        return effort.minutes()
+                + effort.harm().minutesWorth()
+                + HAZARD_COST * effort.hazards().size();
+    }
+}
