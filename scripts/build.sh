@@ -5,15 +5,29 @@ MAVEN=(mvn -B -ntp -q)
 
 maven() { (cd "$ROOT" && "${MAVEN[@]}" "$@"); }
 
-# a print of everything the jar is made of
-build_inputs() {
+# inputs_of FOLDER...: a print of everything in these modules that what they build is made of
+inputs_of() {
   (
     cd "$ROOT"
     { javac -version; node -v; } 2>&1
-    find pom.xml scripts/checkstyle.xml core formats server web \
+    find pom.xml "$@" \
       \( -name target -o -name node_modules -o -name test -o -name schema.d.ts \) -prune -o -type f -print0 |
       LC_ALL=C sort -z | xargs -0 sha256sum
   ) | sha256sum | cut -d' ' -f1
+}
+
+build_inputs() { inputs_of core formats server web; }
+
+# run_batch COMMAND ARGUMENT...: the core on the command line, built when something it is made of changed
+run_batch() {
+  local inputs jar=$ROOT/batch/target/goldthistle-batch.jar
+  inputs=$(inputs_of core formats batch)
+  if [[ ! -s $jar || $(cat "$STATE/built-batch" 2>/dev/null) != "$inputs" ]]; then
+    need_build_tools >&2
+    maven -pl batch -am package -DskipTests -Dspotless.check.skip -Dcheckstyle.skip >&2
+    echo "$inputs" >"$STATE/built-batch"
+  fi
+  exec java -XX:+UseSerialGC -Xmx256m -jar "$jar" "$@"
 }
 
 # build_jar: only when something it is made of changed

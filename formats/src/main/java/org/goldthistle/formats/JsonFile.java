@@ -21,11 +21,15 @@ final class JsonFile {
         try {
             return MAPPER.readTree(text);
         } catch (JsonProcessingException broken) {
-            String place = broken.getLocation() == null
-                    ? ""
-                    : "line " + broken.getLocation().getLineNr() + ", column "
-                            + broken.getLocation().getColumnNr();
-            throw RefusedException.of(place, broken.getOriginalMessage(), "well-formed JSON");
+            throw refusal(broken);
         }
+    }
+
+    static RefusedException refusal(JsonProcessingException broken) {
+        String place = broken.getLocation() == null
+                ? ""
+                : "line " + broken.getLocation().getLineNr() + ", column "
+                        + broken.getLocation().getColumnNr();
+        return RefusedException.of(place, broken.getOriginalMessage(), "well-formed JSON");
     }
 }

@@ -25,8 +25,7 @@ public final class Balance {
         this.model = model;
         this.prior = prior;
         this.readings = List.copyOf(readings);
-        this.shares = model.clusterShares(
-                readings.stream().mapToInt(WeighedReading::characterIndex).toArray());
+        this.shares = model.clusterShares(readings);
         this.contributions = new double[readings.size()][];
         for (int j = 0; j < contributions.length; j++) {
             contributions[j] = readings.get(j).contribution(shares[j]);

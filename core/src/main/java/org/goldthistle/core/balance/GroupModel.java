@@ -77,19 +77,20 @@ public final class GroupModel {
     }
 
     /**
-     * φ of section 4 for each of the characters used in one balance: g of one cluster count as
+     * φ of section 4 for each of the readings used in one balance: g of one cluster count as
      * {@code g/(1 + (g−1)·0.8)} of one, so that the same signal does not count twice.
      */
-    double[] clusterShares(int[] characters) {
+    double[] clusterShares(List<WeighedReading> readings) {
         int[] used = new int[clusterCount];
-        for (int character : characters) {
-            if (clusters[character] != ALONE) {
-                used[clusters[character]]++;
+        for (WeighedReading reading : readings) {
+            int cluster = clusters[reading.characterIndex()];
+            if (cluster != ALONE) {
+                used[cluster]++;
             }
         }
-        double[] shares = new double[characters.length];
+        double[] shares = new double[readings.size()];
         for (int j = 0; j < shares.length; j++) {
-            int cluster = clusters[characters[j]];
+            int cluster = clusters[readings.get(j).characterIndex()];
             shares[j] = cluster == ALONE ? 1 : clusterShare(used[cluster]);
         }
         return shares;

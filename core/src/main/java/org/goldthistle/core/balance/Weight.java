@@ -51,12 +51,12 @@ public final class Weight {
             Optional<Position> position,
             Optional<School> school) {
         Trust trust = character.trust();
-        double weight = trust.weight(school) * trust.stages().getOrDefault(context.stage(), 1.0);
+        double weight = trust.weight(school) * trust.factor(context.stage());
         if (material.isPresent()) {
-            weight *= trust.materials().getOrDefault(material.get(), 1.0);
+            weight *= trust.factor(material.get());
         }
         if (position.isPresent()) {
-            weight *= trust.positions().getOrDefault(position.get(), 1.0);
+            weight *= trust.factor(position.get());
         }
         if (!isInSeason(character, context)) {
             weight *= OUT_OF_SEASON;

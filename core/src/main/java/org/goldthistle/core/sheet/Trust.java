@@ -46,6 +46,25 @@ public record Trust(
         refusals.throwIfAny();
     }
 
+    /** What is left of the weight at a life stage. */
+    public double factor(LifeStage stage) {
+        return factor(stages.get(stage));
+    }
+
+    /** What is left of the weight with material from there. */
+    public double factor(Material material) {
+        return factor(materials.get(material));
+    }
+
+    /** What is left of the weight from that place in the crown. */
+    public double factor(Position position) {
+        return factor(positions.get(position));
+    }
+
+    private static double factor(Double listed) {
+        return listed == null ? 1 : listed;
+    }
+
     /** The sheet's weight, or the school's own where it has one. */
     public double weight(Optional<School> school) {
         return school.map(schools::get).orElse(weight);

@@ -1,0 +1,47 @@
+package org.goldthistle.batch;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.goldthistle.core.Refusal;
+import org.goldthistle.core.RefusedException;
+import org.goldthistle.core.balance.GroupModel;
+import org.goldthistle.formats.GroupSheetJson;
+
+/** Files as the commands name them; {@code -} is standard input. */
+final class Files {
+    private static final String STANDARD_INPUT = "-";
+
+    private Files() {}
+
+    /** The model of a sheet in a file; what is wrong with the sheet is told with the file's name. */
+    static GroupModel model(String file) throws IOException {
+        try (Reader reader = open(file)) {
+            var text = new java.io.StringWriter();
+            reader.transferTo(text);
+            return GroupModel.of(GroupSheetJson.read(text.toString()));
+        } catch (RefusedException refused) {
+            List<Refusal> withFile = new ArrayList<>();
+            refused.refusals()
+                    .forEach(one -> withFile.add(new Refusal(file + ": " + one.key(), one.found(), one.expected())));
+            throw new RefusedException(withFile);
+        }
+    }
+
+    static Reader open(String file) throws IOException {
+        try {
+            InputStream in =
+                    file.equals(STANDARD_INPUT) ? System.in : java.nio.file.Files.newInputStream(Path.of(file));
+            return new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8));
+        } catch (NoSuchFileException missing) {
+            throw new IOException(file + ": there is no such file", missing);
+        }
+    }
+}
