@@ -88,15 +88,9 @@ take_shots() {
   say "the pictures are in docs/screenshots"
 }
 
-# on a server and a database of its own, so that nothing of the demo is touched
-run_bench() {
-  serve_options
-  serve_kill bench
-  trap 'serve_kill bench' EXIT
-  pg_start $CLUSTER
-  pg_database $CLUSTER goldthistle_bench fresh
-  export GOLDTHISTLE_DEMO=true GOLDTHISTLE_DEMO_PASSPHRASE=measured-not-guessed
-  serve bench goldthistle_bench
-  node "$ROOT/bench/round-trip.mjs" "$(cat "$STATE/bench.url")" Dipper "$GOLDTHISTLE_DEMO_PASSPHRASE"
-  echo "server resident: $(($(ps -o rss= -p "$(cat "$STATE/bench.pid")") / 1024)) MB"
+run_mutations() {
+  need_build_tools
+  MAVEN=(mvn -B -ntp)
+  maven -pl core test-compile org.pitest:pitest-maven:mutationCoverage
+  say "the report is core/target/pit-reports/index.html"
 }

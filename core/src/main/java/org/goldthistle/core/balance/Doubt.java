@@ -27,6 +27,12 @@ final class Doubt {
         sum[probability.length] += Math.log(own * noneOfThese + shared);
     }
 
+    /** ln p″ of one p′, given p̄. */
+    static double log(double probability, double amongTaxa, Certainty certainty) {
+        double own = certainty.trust();
+        return Math.log(own * probability + (1 - own) * amongTaxa);
+    }
+
     /** p̄: the mean over the taxa, each counted alike. */
     static double meanOf(double[] probability) {
         double sum = 0;

@@ -29,7 +29,8 @@ public sealed interface Likelihood permits StateLikelihood, NumberLikelihood {
      *
      * @param first index of the one parent
      * @param second index of the other
-     * @param share of the second, in [0, 1]
+     * @param shares of the second, each in [0, 1]
+     * @return one figure a share, in nats
      */
-    double meanLogOfCross(Observed observed, Certainty certainty, int first, int second, double share);
+    double[] meanLogOfCross(Observed observed, Certainty certainty, int first, int second, double[] shares);
 }

@@ -128,16 +128,21 @@ public final class NumberLikelihood implements Likelihood {
     }
 
     @Override
-    public double meanLogOfCross(Observed observed, Certainty certainty, int first, int second, double share) {
-        TwoPieceNormal cross =
-                TwoPieceNormal.of(ranges[first].towards(ranges[second], share)).raisedTo(floor);
+    public double[] meanLogOfCross(Observed observed, Certainty certainty, int first, int second, double[] shares) {
         var values = ((ValuesObserved) observed).values();
-        double sum = 0;
-        for (double value : values) {
-            double mean = Doubt.meanOf(probabilities(value));
-            sum += Math.log(certainty.trust() * probability(cross, value) + (1 - certainty.trust()) * mean);
+        double[] amongTaxa = new double[values.size()];
+        for (int n = 0; n < amongTaxa.length; n++) {
+            amongTaxa[n] = Doubt.meanOf(probabilities(values.get(n)));
         }
-        return sum / values.size();
+        double[] mean = new double[shares.length];
+        for (int i = 0; i < shares.length; i++) {
+            TwoPieceNormal cross = TwoPieceNormal.of(ranges[first].towards(ranges[second], shares[i]))
+                    .raisedTo(floor);
+            for (int n = 0; n < amongTaxa.length; n++) {
+                mean[i] += Doubt.log(probability(cross, values.get(n)), amongTaxa[n], certainty) / amongTaxa.length;
+            }
+        }
+        return mean;
     }
 
     @Override

@@ -104,19 +104,21 @@ public final class StateLikelihood implements Likelihood {
 
     /** Blur and lapse are linear, so what is mixed before them may as well be mixed after. */
     @Override
-    public double meanLogOfCross(Observed observed, Certainty certainty, int first, int second, double share) {
+    public double[] meanLogOfCross(Observed observed, Certainty certainty, int first, int second, double[] shares) {
         var states = ((StatesObserved) observed).states();
-        double sum = 0;
+        double[] mean = new double[shares.length];
         for (String state : states) {
             int s = scale.indexOf(state);
-            double own = (1 - share) * probability[first][s] + share * probability[second][s];
-            double mean = 0;
+            double amongTaxa = 0;
             for (double[] taxon : probability) {
-                mean += taxon[s] / probability.length;
+                amongTaxa += taxon[s] / probability.length;
             }
-            sum += Math.log(certainty.trust() * own + (1 - certainty.trust()) * mean);
+            for (int i = 0; i < shares.length; i++) {
+                double cross = (1 - shares[i]) * probability[first][s] + shares[i] * probability[second][s];
+                mean[i] += Doubt.log(cross, amongTaxa, certainty) / states.size();
+            }
         }
-        return sum / states.size();
+        return mean;
     }
 
     @Override

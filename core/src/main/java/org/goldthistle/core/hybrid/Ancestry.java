@@ -79,17 +79,19 @@ public record Ancestry(
     }
 
     private static double[] curve(Balance balance, int first, int second) {
+        double[] shares = new double[STEPS + 1];
+        for (int i = 0; i <= STEPS; i++) {
+            shares[i] = (double) i / STEPS;
+        }
         double[] logs = new double[STEPS + 1];
         for (int j = 0; j < balance.readings().size(); j++) {
             WeighedReading weighed = balance.readings().get(j);
             Reading reading = weighed.reading();
-            double exponent = balance.exponent(j);
+            double[] mean = balance.model()
+                    .likelihood(weighed.characterIndex())
+                    .meanLogOfCross(reading.observed(), reading.certainty(), first, second, shares);
             for (int i = 0; i <= STEPS; i++) {
-                logs[i] += exponent
-                        * balance.model()
-                                .likelihood(weighed.characterIndex())
-                                .meanLogOfCross(
-                                        reading.observed(), reading.certainty(), first, second, (double) i / STEPS);
+                logs[i] += balance.exponent(j) * mean[i];
             }
         }
         return Balance.toShares(logs);

@@ -1,0 +1,144 @@
+package org.goldthistle.core.hybrid;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import java.util.List;
+import java.util.Optional;
+import org.goldthistle.core.Sheets;
+import org.goldthistle.core.balance.Balance;
+import org.goldthistle.core.balance.GroupModel;
+import org.goldthistle.core.balance.Weighing;
+import org.goldthistle.core.reading.Evidence;
+import org.goldthistle.core.reading.Observation;
+import org.goldthistle.core.sheet.DiagnosticCharacter;
+import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.Measure;
+import org.goldthistle.core.sheet.Range;
+import org.goldthistle.core.sheet.RangeProfile;
+import org.goldthistle.core.sheet.StateProfile;
+import org.junit.jupiter.api.Test;
+
+/** Section 11 on figures worked by hand. */
+class AncestryTest {
+    private static final double EXACT = 1e-12;
+
+    @Test
+    void numbers_of_a_hybrid_lie_between_its_parents_and_vary_somewhat_more() {
+        // lo = (10+20)/2 = 15, hi = (14+30)/2 = 22, d = 7: [(8+16)/2 − 1.75, 15 − 0.7, 22 + 0.7, (16+34)/2 + 1.75]
+        DiagnosticCharacter length = Sheets.character("length")
+                .numbers(Measure.LENGTH)
+                .range("a", 8, 10, 14, 16)
+                .range("b", 16, 20, 30, 34)
+                .build();
+        GroupSheet sheet = Sheets.sheet(Sheets.pairWithHybrid(), length);
+
+        Range range = ((RangeProfile) sheet.profile(length, "h")).range();
+
+        assertEquals(10.25, range.rarelyLow(), EXACT);
+        assertEquals(14.3, range.usuallyLow(), EXACT);
+        assertEquals(22.7, range.usuallyHigh(), EXACT);
+        assertEquals(26.75, range.rarelyHigh(), EXACT);
+    }
+
+    @Test
+    void ordered_states_of_a_hybrid_are_half_mixed_and_half_in_between() {
+        // a always x, b always z: half (½, 0, ½), half the midpoint y
+        DiagnosticCharacter bark = Sheets.character("bark")
+                .ordered("x", "y", "z")
+                .in("a", 1, 0, 0)
+                .in("b", 0, 0, 1)
+                .build();
+        GroupSheet sheet = Sheets.sheet(Sheets.pairWithHybrid(), bark);
+
+        StateProfile profile = (StateProfile) sheet.profile(bark, "h");
+
+        assertEquals(0.25, profile.frequency("x"), EXACT);
+        assertEquals(0.5, profile.frequency("y"), EXACT);
+        assertEquals(0.25, profile.frequency("z"), EXACT);
+    }
+
+    @Test
+    void a_midpoint_between_two_states_is_split_over_both() {
+        // a always x, b always y: the midpoint ½ goes half to x and half to y
+        DiagnosticCharacter bark = Sheets.character("bark")
+                .ordered("x", "y")
+                .in("a", 1, 0)
+                .in("b", 0, 1)
+                .build();
+        GroupSheet sheet = Sheets.sheet(Sheets.pairWithHybrid(), bark);
+
+        assertEquals(0.5, ((StateProfile) sheet.profile(bark, "h")).frequency("x"), EXACT);
+    }
+
+    @Test
+    void unordered_states_of_a_hybrid_are_mixed() {
+        DiagnosticCharacter bark = Sheets.character("bark")
+                .states("x", "y")
+                .in("a", 0.8, 0.2)
+                .in("b", 0.4, 0.6)
+                .build();
+        GroupSheet sheet = Sheets.sheet(Sheets.pairWithHybrid(), bark);
+
+        assertEquals(0.6, ((StateProfile) sheet.profile(bark, "h")).frequency("x"), EXACT);
+    }
+
+    @Test
+    void nothing_read_leaves_ancestry_even_and_the_index_undefined() {
+        Ancestry ancestry = ancestry();
+
+        // mass 1/101 at each of 0 … 1: cumulative 0.05 at the sixth point, 0.95 at the ninety-sixth
+        assertEquals(0.5, ancestry.mean(), EXACT);
+        assertEquals(0.05, ancestry.low(), EXACT);
+        assertEquals(0.95, ancestry.high(), EXACT);
+        assertThat(ancestry.index()).isEmpty();
+        assertThat(ancestry.mosaic()).isEmpty();
+        assertThat(ancestry.mayBeHalf()).isTrue();
+    }
+
+    @Test
+    void one_reading_draws_ancestry_along_the_mixture() {
+        // p(x | q) = 0.99(1−q) + 0.01q ∝ 1 over the grid: mean = Σ q·p / Σ p
+        double weighted = 0;
+        double total = 0;
+        for (int i = 0; i <= 100; i++) {
+            double q = i / 100.0;
+            weighted += q * (0.99 * (1 - q) + 0.01 * q);
+            total += 0.99 * (1 - q) + 0.01 * q;
+        }
+
+        assertEquals(weighted / total, ancestry(Sheets.saw("bark", "x")).mean(), EXACT);
+    }
+
+    @Test
+    void the_index_is_the_lean_of_the_readings_and_the_mosaic_their_disagreement() {
+        // bark like a: h = 0.01; leaf like b: h = 0.99; equal worth, so HI = 0.5 and
+        // mosaic = 0.49²/0.25 = 0.9604: a patchwork
+        Ancestry ancestry = ancestry(Sheets.saw("bark", "x"), Sheets.saw("leaf", "y"));
+
+        assertEquals(0.5, ancestry.index().orElseThrow(), EXACT);
+        assertEquals(0.49 * 0.49 / 0.25, ancestry.mosaic().orElseThrow(), EXACT);
+    }
+
+    @Test
+    void readings_that_agree_are_no_mosaic() {
+        Ancestry ancestry = ancestry(Sheets.saw("bark", "x"), Sheets.saw("leaf", "x"));
+
+        assertEquals(0.01, ancestry.index().orElseThrow(), EXACT);
+        assertEquals(0, ancestry.mosaic().orElseThrow(), EXACT);
+    }
+
+    private static Ancestry ancestry(Observation... observations) {
+        GroupSheet sheet = Sheets.sheet(Sheets.pairWithHybrid(), sharp("bark"), sharp("leaf"));
+        Balance balance = Weighing.of(
+                        GroupModel.of(sheet),
+                        Evidence.of(sheet, Sheets.wildInJune(), List.of(observations)),
+                        Optional.empty())
+                .featuresAlone();
+        return Ancestry.of(balance, sheet.taxa().get(2));
+    }
+
+    private static DiagnosticCharacter sharp(String id) {
+        return Sheets.character(id).states("x", "y").in("a", 1, 0).in("b", 0, 1).build();
+    }
+}

@@ -1,0 +1,95 @@
+# Measuring, and writing down what was measured. Sourced, never run.
+
+run_bench() {
+  need_build_tools
+  local results=$STATE/bench
+  mkdir -p "$results"
+  measure_core "$results"
+  measure_batch_memory "$results"
+  measure_round_trip "$results"
+  write_benchmarks "$results" >"$ROOT/docs/benchmarks.md"
+  say "docs/benchmarks.md is written"
+}
+
+# the core by itself and beside a general-purpose library, in one run
+measure_core() {
+  say "measuring the core (some minutes)"
+  maven -pl bench -am package -DskipTests dependency:build-classpath \
+    -Dmdep.outputFile="$STATE/bench/classpath" -Dmdep.includeScope=runtime
+  java -cp "$ROOT/bench/target/classes:$ROOT/core/target/classes:$ROOT/formats/target/classes:$(cat "$STATE/bench/classpath")" \
+    org.goldthistle.bench.BenchMain "$1/core.md" >"$1/jmh.log" 2>&1 ||
+    { tail -20 "$1/jmh.log" >&2; die "the benchmarks broke; their log is $1/jmh.log"; }
+}
+
+# peak memory of the batch command over short and long input
+measure_batch_memory() {
+  say "measuring the batch command"
+  maven -pl batch -am package -DskipTests
+  local count groups=$ROOT/formats/src/main/resources/groups
+  : >"$1/memory.md"
+  for count in 10000 100000; do
+    node "$ROOT/bench/many-specimens.mjs" "$groups/birches.specimens.json" $count |
+      java -XX:+UseSerialGC -Xmx256m -jar "$ROOT/batch/target/goldthistle-batch.jar" \
+        evaluate "$groups/birches.json" - >"$1/evaluated" &
+    wait_for_peak $! "$count" >>"$1/memory.md"
+  done
+}
+
+# wait_for_peak PID COUNT: a row with the peak of resident memory, read while the process lives
+wait_for_peak() {
+  local peak=0 now start=$SECONDS
+  while kill -0 "$1" 2>/dev/null; do
+    now=$(awk '/VmHWM/ {print $2}' "/proc/$1/status" 2>/dev/null || echo 0)
+    if [[ ${now:-0} -gt $peak ]]; then peak=$now; fi
+    sleep 0.1
+  done
+  printf '| %s specimens | %d s | %d MB |\n' "$2" $((SECONDS - start)) $((peak / 1024))
+}
+
+# a reading's way to the server and back, on a server and a database of its own
+measure_round_trip() {
+  say "measuring the server"
+  serve_options
+  serve_kill bench
+  trap 'serve_kill bench' EXIT
+  pg_start $CLUSTER
+  pg_database $CLUSTER goldthistle_bench fresh
+  export GOLDTHISTLE_DEMO=true GOLDTHISTLE_DEMO_PASSPHRASE=measured-not-guessed
+  serve bench goldthistle_bench
+  node "$ROOT/bench/round-trip.mjs" "$(cat "$STATE/bench.url")" Dipper "$GOLDTHISTLE_DEMO_PASSPHRASE" >"$1/round-trip.md"
+  echo "The server is resident with $(($(ps -o rss= -p "$(cat "$STATE/bench.pid")") / 1024)) MB after that." >>"$1/round-trip.md"
+  serve_kill bench
+}
+
+write_benchmarks() {
+  cat <<TXT
+# Benchmarks
+
+Measured by \`./goldthistle bench\` on $(date -u +%F), on $(nproc) cores of $(awk -F': ' '/model name/ {print $2; exit}' /proc/cpuinfo),
+$(awk '/MemTotal/ {printf "%d", $2 / 1048576 + 0.5}' /proc/meminfo) GiB, $(java -version 2>&1 | head -1 | tr -d '"').
+
+## The core
+
+One thread, warm, JMH; trees of the alders, the largest built-in sheet (16 characters, 4 taxa), drawn from its own profiles,
+each with all its replicates.
+
+| what | time |
+| --- | --- |
+$(cat "$1/core.md")
+Both run over the same trees in the same run, on both cores. The library has one attribute a replicate and was taught from
+4000 other trees of the same profiles; it knows neither likeness, clusters, weights nor none-of-these.
+
+## The batch command
+
+\`./goldthistle evaluate\` reads, weighs, plans and writes one specimen after the other. Its memory does not grow with the
+file:
+
+| input | time | peak of resident memory |
+| --- | --- | --- |
+$(cat "$1/memory.md")
+
+## The server
+
+$(cat "$1/round-trip.md")
+TXT
+}
