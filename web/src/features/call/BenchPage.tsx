@@ -7,6 +7,7 @@ import type { Bench, NewReading, Sheet } from '../../api/types'
 import { Notice } from '../../ui/Notice'
 import { counted } from '../../ui/words'
 import { Beam } from './Beam'
+import { BestNext } from './BestNext'
 import { Check } from './Check'
 import { ContextBar } from './ContextBar'
 import { Determinations } from './Determinations'
@@ -63,11 +64,13 @@ function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sheet: Sh
   const unsent = useUnsent(observer, treeId)
   useSending(observer)
   const entries = entriesOf(bench, unsent)
-  const firstOpen = sheet.characters.find(
-    (one) => !entries.has(one.id) && !bench.outOfSeason.includes(one.id),
-  )
-  const inHand =
-    sheet.characters.find((one) => one.id === search.get('check')) ?? firstOpen ?? sheet.characters[0]
+  const next = bench.suggested.find((one) => !entries.has(one.character))
+  const inHandId = search.get('check') ?? next?.character
+  const inHand = sheet.characters.find((one) => one.id === inHandId) ?? sheet.characters[0]
+  const takeUp = (id: string) => {
+    setSearch({ check: id }, { replace: true })
+    document.getElementById('check')?.scrollIntoView() // where the parts lie one below the other
+  }
   const record = useCallback(
     (reading: NewReading) => outbox.add({ id: crypto.randomUUID(), observer, surveyId, treeId, reading }),
     [observer, surveyId, treeId],
@@ -84,19 +87,11 @@ function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sheet: Sh
         </Notice>
       )}
       <div className="grid flex-1 lg:min-h-0 lg:grid-rows-1 lg:grid-cols-[19.5rem_minmax(0,1fr)_22rem]">
-        <Path
-          bench={bench}
-          sheet={sheet}
-          entries={entries}
-          inHand={inHand?.id}
-          onChoose={(id) => {
-            setSearch({ check: id }, { replace: true })
-            document.getElementById('check')?.scrollIntoView() // where the parts lie one below the other
-          }}
-        />
+        <Path bench={bench} sheet={sheet} entries={entries} inHand={inHand?.id} onChoose={takeUp} />
         {inHand && (
           <Check
             key={inHand.id}
+            next={<BestNext bench={bench} sheet={sheet} next={next} inHand={inHand.id} onTakeUp={takeUp} />}
             character={inHand}
             entry={entries.get(inHand.id)}
             weighed={bench.figures.weighed.find((one) => one.character === inHand.id)}

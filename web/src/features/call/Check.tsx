@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import type { Character, Figures, NewReading } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
@@ -12,6 +13,8 @@ const MATERIALS = ['attached', 'fallen', 'litter'].map((value) => ({ value, text
 const POSITIONS = ['sun', 'shade', 'sprout'].map((value) => ({ value, text: value }))
 
 type Props = {
+  /** What to look at next, shown above the check. */
+  readonly next: ReactNode
   readonly character: Character
   readonly entry: Entry | undefined
   readonly weighed: Figures['weighed'][number] | undefined
@@ -22,7 +25,7 @@ type Props = {
 }
 
 /** The check in hand: what to look at, how, and what is seen. Every touch is recorded at once. */
-export function Check({ character, entry, weighed, outOfSeason, draftKey, onRecord, onDrop }: Props) {
+export function Check({ next, character, entry, weighed, outOfSeason, draftKey, onRecord, onDrop }: Props) {
   const seen: NewReading = {
     certainty: 'sure',
     ...(character.materialMatters ? { material: 'attached' } : {}),
@@ -40,6 +43,7 @@ export function Check({ character, entry, weighed, outOfSeason, draftKey, onReco
       id="check"
       className="relative scroll-mt-2 p-5 lg:overflow-y-auto"
     >
+      {next}
       <h2 className="text-3xl">{character.name}</h2>
       <p className="mb-3 text-quiet">
         {character.organ} · {character.replicates > 1 ? `look at ${character.replicates}` : 'one look'} ·{' '}

@@ -8,7 +8,7 @@ import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { Sheet } from '../../ui/Sheet'
 import { MONTHS, monthName } from '../../ui/words'
-import { benchQuery, sendCircumstances } from './queries'
+import { benchQuery, sendCircumstances, sendTier } from './queries'
 
 const STAGES = ['seedling', 'sapling', 'pole', 'mature'] as const
 const ORIGINS = ['wild', 'planted', 'unknown'] as const
@@ -43,6 +43,9 @@ export function ContextBar({ bench, sheet }: { readonly bench: Bench; readonly s
         <li className={CHIP}>{monthName(month)}</li>
         <li className={CHIP}>{stage}</li>
         <li className={CHIP}>{origin === 'unknown' ? 'origin unknown' : origin}</li>
+        <li className={CHIP}>
+          for a {bench.judgement.tier} · sign at {Math.round(bench.judgement.threshold * 100)} %
+        </li>
         <li className={CHIP}>{habitat.length > 0 ? habitat.join(' · ') : 'no habitat noted'}</li>
       </ul>
       <Button look="quiet" onClick={() => setOpen(true)}>
@@ -52,6 +55,28 @@ export function ContextBar({ bench, sheet }: { readonly bench: Bench; readonly s
         <CircumstancesForm bench={bench} onDone={() => setOpen(false)} />
       </Sheet>
     </div>
+  )
+}
+
+const TIERS = ['tally', 'record', 'control'].map((tier) => ({ value: tier, text: tier }))
+
+/** What the call is for; the sheet may ask for more than was said. */
+function TierChoice({ bench }: { readonly bench: Bench }) {
+  const queries = useQueryClient()
+  const { surveyId, id: treeId } = bench.tree
+  const { tierAsked, tier } = bench.judgement
+  const change = useMutation({
+    mutationFn: (asked: string) => sendTier(surveyId, treeId, asked),
+    onSuccess: (answer) => queries.setQueryData(benchQuery(surveyId, treeId).queryKey, answer),
+  })
+  return (
+    <>
+      <OneOf label="Tier" options={TIERS} value={tierAsked} onChange={(asked) => change.mutate(asked)} />
+      {tier !== tierAsked && (
+        <p className="text-quiet">What leads now matters more than a tally: it counts as a {tier}.</p>
+      )}
+      {change.isError && <Notice tone="wrong">{wordsOf(change.error)}</Notice>}
+    </>
   )
 }
 
@@ -82,6 +107,9 @@ function CircumstancesForm({ bench, onDone }: { readonly bench: Bench; readonly 
           ))}
         </select>
       </label>
+      <Group label="The call is for">
+        <TierChoice bench={bench} />
+      </Group>
       <Group label="Stage">
         <OneOf
           label="Stage"

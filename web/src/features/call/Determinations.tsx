@@ -3,6 +3,7 @@ import type { Determination, Sheet as GroupSheet } from '../../api/types'
 import { Sheet } from '../../ui/Sheet'
 import { counted, dayAndTime, monthName, percent, points } from '../../ui/words'
 import { wordsOfReading } from './entries'
+import { signedWords } from './outcomeWords'
 
 type Props = { readonly determinations: readonly Determination[]; readonly sheet: GroupSheet }
 
@@ -22,12 +23,14 @@ export function Determinations({ determinations, sheet }: Props) {
               onClick={() => setOpenId(one.id)}
               className="block w-full rounded-plain border border-line border-l-4 border-l-moss bg-card px-3 py-2 text-left hover:bg-thistle-wash"
             >
-              <span className={`font-bold ${one.superseded ? 'line-through' : ''}`}>{one.commonName}</span>
+              <span className={`font-bold ${one.superseded ? 'line-through' : ''}`}>
+                {one.observer} {signedWords(one)}
+              </span>
               {one.share !== undefined && one.share !== null && (
                 <span className="figure"> {percent(one.share)}</span>
               )}
               <span className="block text-sm text-quiet">
-                {one.observer}, {dayAndTime(one.signedAt)}
+                {dayAndTime(one.signedAt)}
                 {one.superseded ? ', signed again later' : ''}
               </span>
               {one.note && <span className="block">“{one.note}”</span>}
@@ -36,7 +39,7 @@ export function Determinations({ determinations, sheet }: Props) {
         ))}
       </ul>
       <Sheet
-        title={open ? `${open.observer} signed ${open.commonName}` : ''}
+        title={open ? `${open.observer} ${signedWords(open)}` : ''}
         open={open !== undefined}
         onOpenChange={(stays) => !stays && setOpenId(undefined)}
       >
@@ -60,6 +63,21 @@ function Reasons({ signed, sheet }: { readonly signed: Determination; readonly s
         {habitat.length > 0 ? `, ${habitat.join(', ')}` : ''}.
       </p>
       {signed.note && <p>“{signed.note}”</p>}
+      {signed.confirming.length > 0 && (
+        <p>
+          Confirmed by{' '}
+          {signed.confirming
+            .map((id) => sheet.characters.find((one) => one.id === id)?.name ?? id)
+            .join(', ')}
+          .
+        </p>
+      )}
+      {Object.entries(signed.reasons).map(([id, reason]) => (
+        <p key={id}>
+          Against it {sheet.characters.find((one) => one.id === id)?.name ?? id}: “{reason}”
+        </p>
+      ))}
+      {signed.voucher && <p>Voucher: {signed.voucher}</p>}
       <table className="w-full text-left">
         <caption className="mb-1 text-left font-semibold">
           {counted(signed.readings.length, 'reading')}, for {nameOf(balance.lead)} against{' '}

@@ -6,7 +6,9 @@ import type { TreeRow } from '../../api/types'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { counted, percent } from '../../ui/words'
+import { signedWords } from './outcomeWords'
 import { surveysQuery, treesQuery } from './queries'
+import { Thistle } from './Thistle'
 
 /** The trees of a survey that are easily mistaken for another taxon. */
 export function TodayPage() {
@@ -82,19 +84,25 @@ function Row({ surveyId, tree }: { readonly surveyId: string; readonly tree: Tre
           {tree.stage}, {(tree.diameterMillimetres / 10).toFixed(0)} cm through
         </span>
       </span>
-      <span>
-        {tree.signed.map((signed) => (
-          <span key={signed.observer} className="block font-semibold text-moss">
-            {signed.observer} signed {signed.commonName}
-          </span>
-        ))}
-        {tree.lead && tree.share !== undefined && tree.share !== null ? (
-          <span className="block text-sm text-quiet">
-            you: {counted(tree.readings, 'reading')}, {tree.lead.commonName} at {percent(tree.share)}
-          </span>
-        ) : (
-          tree.signed.length === 0 && <span className="text-quiet">not read yet</span>
+      <span className="flex items-center gap-3">
+        {tree.thistle && (
+          <Thistle figures={tree.thistle} signed={tree.signed.length > 0} className="size-11 shrink-0" />
         )}
+        <span>
+          {tree.signed.map((signed) => (
+            <span key={signed.observer} className="block font-semibold text-moss">
+              {signed.observer} {signedWords(signed)}
+            </span>
+          ))}
+          {tree.thistle ? (
+            <span className="block text-sm text-quiet">
+              you: {counted(tree.readings, 'reading')}, {tree.thistle.leadName} at{' '}
+              {percent(tree.thistle.share)}
+            </span>
+          ) : (
+            tree.signed.length === 0 && <span className="text-quiet">not read yet</span>
+          )}
+        </span>
       </span>
     </Link>
   )

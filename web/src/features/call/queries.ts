@@ -54,6 +54,28 @@ export async function sendCircumstances(surveyId: string, treeId: string, body: 
   )
 }
 
+export async function sendTier(surveyId: string, treeId: string, tier: string) {
+  return dataOf(
+    await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/tier', {
+      params: { path: { surveyId, treeId } },
+      body: { tier },
+    }),
+  )
+}
+
+/** In which months the tree could be settled; it changes with every reading. */
+export const outlookQuery = (surveyId: string, treeId: string, readings: readonly string[]) =>
+  queryOptions({
+    queryKey: ['surveys', surveyId, 'trees', treeId, 'outlook', readings],
+    queryFn: async ({ signal }) =>
+      dataOf(
+        await api.GET('/api/surveys/{surveyId}/trees/{treeId}/outlook', {
+          params: { path: { surveyId, treeId } },
+          signal,
+        }),
+      ),
+  })
+
 export async function sendDetermination(
   surveyId: string,
   treeId: string,

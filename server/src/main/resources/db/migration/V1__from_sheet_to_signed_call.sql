@@ -71,7 +71,8 @@ create table survey (
     id uuid primary key,
     name text not null,
     district text not null,
-    season int not null
+    season int not null,
+    wounding_allowed boolean not null default false
 );
 
 create table survey_member (
@@ -112,6 +113,7 @@ create table call (
     stage text not null check (stage in ('seedling', 'sapling', 'pole', 'mature')),
     origin text not null check (origin in ('wild', 'planted', 'unknown')),
     habitat text[] not null,
+    tier text not null check (tier in ('tally', 'record', 'control')),
     opened_at timestamptz not null,
     unique (tree_id, observer_id)
 );
@@ -139,10 +141,17 @@ create table determination (
     tree_id uuid not null references tree,
     observer_id uuid not null references observer,
     sheet_version_id uuid not null references sheet_version,
-    taxon_id text, -- none: the group could not be separated, and the sheet's fallback stands
+    outcome text not null check (outcome in ('taxon', 'group', 'come-back', 'laboratory')),
+    taxon_id text,
+    come_back_month int check (come_back_month between 1 and 12),
     note text not null,
+    voucher text not null,
+    confirming text[] not null,
+    reasons jsonb not null,
     snapshot jsonb not null,
-    signed_at timestamptz not null
+    signed_at timestamptz not null,
+    check ((outcome = 'taxon') = (taxon_id is not null)),
+    check ((outcome = 'come-back') = (come_back_month is not null))
 );
 
 create index determination_of_tree on determination (tree_id, entry_order);

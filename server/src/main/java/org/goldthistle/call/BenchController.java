@@ -1,9 +1,11 @@
 package org.goldthistle.call;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.core.plan.SeasonOutlook;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -45,6 +47,37 @@ class BenchController {
             @AuthenticationPrincipal SignedInObserver observer,
             @Valid @RequestBody Circumstances circumstances) {
         return calls.changeCircumstances(new TreeOfObserver(surveyId, treeId, observer.id()), circumstances);
+    }
+
+    /** Changes what the observer's call is for. */
+    @PutMapping("/{treeId}/tier")
+    BenchDto changeTier(
+            @PathVariable UUID surveyId,
+            @PathVariable UUID treeId,
+            @AuthenticationPrincipal SignedInObserver observer,
+            @Valid @RequestBody NewTier body) {
+        return calls.changeTier(new TreeOfObserver(surveyId, treeId, observer.id()), body.tier());
+    }
+
+    /** In which months the tree could be settled. */
+    @GetMapping("/{treeId}/outlook")
+    List<MonthDto> outlook(
+            @PathVariable UUID surveyId,
+            @PathVariable UUID treeId,
+            @AuthenticationPrincipal SignedInObserver observer) {
+        return calls.outlook(new TreeOfObserver(surveyId, treeId, observer.id())).stream()
+                .map(MonthDto::of)
+                .toList();
+    }
+
+    /** The code of a tier. */
+    record NewTier(@NotNull String tier) {}
+
+    /** A month, 1-12, with the chances that a visit then settles the tree and that it misleads. */
+    record MonthDto(int month, double chanceToSettle, double chanceToMislead) {
+        static MonthDto of(SeasonOutlook.Month month) {
+            return new MonthDto(month.month(), month.chanceToSettle(), month.chanceToMislead());
+        }
     }
 
     /** Records a reading. */

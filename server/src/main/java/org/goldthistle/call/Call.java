@@ -5,6 +5,8 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.goldthistle.core.Coded;
+import org.goldthistle.core.verdict.Tier;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 
@@ -24,6 +26,7 @@ class Call {
     @JdbcTypeCode(SqlTypes.ARRAY)
     private List<String> habitat;
 
+    private String tier;
     private Instant openedAt;
 
     protected Call() {}
@@ -34,6 +37,7 @@ class Call {
         this.observerId = observerId;
         this.sheetVersionId = sheetVersionId;
         this.openedAt = openedAt;
+        this.tier = Tier.TALLY.code();
         change(circumstances);
     }
 
@@ -42,6 +46,14 @@ class Call {
         this.stage = circumstances.stage();
         this.origin = circumstances.origin();
         this.habitat = circumstances.habitat();
+    }
+
+    final void changeTier(Tier asked) {
+        this.tier = asked.code();
+    }
+
+    Tier tier() {
+        return Coded.find(Tier.values(), tier).orElseThrow();
     }
 
     UUID id() {

@@ -5,11 +5,18 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.goldthistle.account.AccountService;
+import org.goldthistle.core.Coded;
 import org.goldthistle.core.RefusedException;
+import org.goldthistle.core.plan.SeasonOutlook;
+import org.goldthistle.core.verdict.Assessment;
+import org.goldthistle.core.verdict.CallRecord;
+import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.library.StoredSheet;
 import org.goldthistle.platform.Problem;
@@ -22,6 +29,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** Records readings and determinations, and reckons what they amount to. Every write may be sent twice. */
 @Service
 public class CallService {
+    /** The same readings always give the same outlook. */
+    private static final long OUTLOOK_SEED = 1;
+
     private final CallRepository calls;
     private final ReadingRepository readings;
     private final DeterminationRepository determinations;
@@ -65,6 +75,29 @@ public class CallService {
         return bench(tree, of.observerId());
     }
 
+    /** Changes what the observer's call is for. */
+    @Transactional
+    BenchDto changeTier(TreeOfObserver of, String tier) {
+        SurveyedTree tree = openForWriting(of);
+        Tier asked = Coded.find(Tier.values(), tier)
+                .orElseThrow(() -> Problem.unfit(
+                        "no-such-tier",
+                        "A call is for " + Coded.codes(Tier.values()) + ", but \"" + tier + "\" was sent. Nothing was"
+                                + " changed."));
+        callOf(tree, of.observerId()).changeTier(asked);
+        return bench(tree, of.observerId());
+    }
+
+    /** In which months the tree could be settled, by what the observer has read so far. */
+    @Transactional(readOnly = true)
+    List<SeasonOutlook.Month> outlook(TreeOfObserver of) {
+        SurveyedTree tree = surveys.tree(of.surveyId(), of.treeId(), of.observerId());
+        return callInHand(tree, of.observerId())
+                .assessment(CallRecord.EMPTY)
+                .outlook(OUTLOOK_SEED)
+                .months();
+    }
+
     /**
      * Records a reading. Sent again with the same id, it changes nothing.
      *
@@ -82,7 +115,7 @@ public class CallService {
                     "reading");
         } else {
             StoredSheet sheet = library.find(call.sheetVersionId());
-            refusedAs("unfit-reading", () -> CallRecord.evidenceOf(sheet, call.circumstances(), List.of(reading)));
+            refusedAs("unfit-reading", () -> CallInHand.evidenceOf(sheet, call.circumstances(), List.of(reading)));
             readings.saveAndFlush(new ReadingEntry(readingId, call.id(), reading, clock.instant()));
         }
         return bench(tree, of.observerId());
@@ -101,8 +134,11 @@ public class CallService {
             requireSame(isSame(known.get(), of, signed), "determination");
             return bench(tree, of.observerId());
         }
-        CallRecord call = recordOf(callOf(tree, of.observerId()));
-        requireSignable(call, signed);
+        CallInHand call = inHand(tree, callOf(tree, of.observerId()));
+        List<Determination> earlier = determinations.findByTreeIdInOrderByEntryOrderDesc(List.of(tree.id()));
+        Assessment assessment = call.assessment(new CallRecord(
+                !signed.voucher().isBlank(), signed.writtenReasons().keySet(), false, standingTaxa(earlier)));
+        SigningRules.check(call, assessment, signed);
         Snapshot snapshot = new Snapshot(
                 Snapshot.FORMAT,
                 call.sheet().id(),
@@ -111,7 +147,8 @@ public class CallService {
                 call.counting().stream()
                         .map(entry -> new Snapshot.KeptReading(entry.getId(), entry.reading()))
                         .toList(),
-                call.figures());
+                Figures.of(assessment),
+                Judgement.of(assessment, call.tier().code()));
         determinations.saveAndFlush(
                 new Determination(determinationId, tree.id(), of.observerId(), signed, snapshot, clock.instant()));
         return bench(tree, of.observerId());
@@ -139,9 +176,9 @@ public class CallService {
                 .map(tree -> {
                     StoredSheet sheet = newest.computeIfAbsent(tree.groupId(), library::newest);
                     Call call = callByTree.get(tree.id());
-                    CallRecord mine = call == null
+                    CallInHand mine = call == null
                             ? untouched(tree, sheet)
-                            : recordOf(call, entriesByCall.getOrDefault(call.id(), List.of()));
+                            : inHand(tree, call, entriesByCall.getOrDefault(call.id(), List.of()));
                     return TreeRowDto.of(
                             tree, mine, determinationDtos(signedByTree.getOrDefault(tree.id(), List.of()), callSigns));
                 })
@@ -149,11 +186,23 @@ public class CallService {
     }
 
     private BenchDto bench(SurveyedTree tree, UUID observerId) {
-        CallRecord mine = calls.findByTreeIdAndObserverId(tree.id(), observerId)
-                .map(this::recordOf)
-                .orElseGet(() -> untouched(tree, library.newest(tree.groupId())));
         List<Determination> signed = determinations.findByTreeIdInOrderByEntryOrderDesc(List.of(tree.id()));
-        return BenchDto.of(tree, mine, determinationDtos(signed, callSigns(signed)));
+        CallRecord onRecord = new CallRecord(false, Set.of(), false, standingTaxa(signed));
+        return BenchDto.of(tree, callInHand(tree, observerId), onRecord, determinationDtos(signed, callSigns(signed)));
+    }
+
+    private CallInHand callInHand(SurveyedTree tree, UUID observerId) {
+        return calls.findByTreeIdAndObserverId(tree.id(), observerId)
+                .map(call -> inHand(tree, call))
+                .orElseGet(() -> untouched(tree, library.newest(tree.groupId())));
+    }
+
+    /** The taxa that observers signed last for a tree. */
+    private static Set<String> standingTaxa(List<Determination> newestFirst) {
+        return newestFirst.stream()
+                .filter(one -> one.taxonId() != null && !isSuperseded(one, newestFirst))
+                .map(Determination::taxonId)
+                .collect(Collectors.toSet());
     }
 
     private List<DeterminationDto> determinationDtos(List<Determination> newestFirst, Map<UUID, String> callSigns) {
@@ -178,16 +227,21 @@ public class CallService {
                 signed.stream().map(Determination::observerId).distinct().toList());
     }
 
-    private CallRecord recordOf(Call call) {
-        return recordOf(call, readings.findByCallIdInOrderByEntryOrder(List.of(call.id())));
+    private CallInHand inHand(SurveyedTree tree, Call call) {
+        return inHand(tree, call, readings.findByCallIdInOrderByEntryOrder(List.of(call.id())));
     }
 
-    private CallRecord recordOf(Call call, List<ReadingEntry> entries) {
-        return new CallRecord(library.find(call.sheetVersionId()), call.circumstances(), entries);
+    private CallInHand inHand(SurveyedTree tree, Call call, List<ReadingEntry> entries) {
+        return new CallInHand(
+                library.find(call.sheetVersionId()),
+                call.circumstances(),
+                call.tier(),
+                tree.woundingAllowed(),
+                entries);
     }
 
-    private CallRecord untouched(SurveyedTree tree, StoredSheet sheet) {
-        return new CallRecord(sheet, circumstancesOf(tree), List.of());
+    private CallInHand untouched(SurveyedTree tree, StoredSheet sheet) {
+        return new CallInHand(sheet, circumstancesOf(tree), Tier.TALLY, tree.woundingAllowed(), List.of());
     }
 
     private Call callOf(SurveyedTree tree, UUID observerId) {
@@ -221,7 +275,9 @@ public class CallService {
     private static boolean isSame(Determination known, TreeOfObserver of, NewDetermination signed) {
         return known.treeId().equals(of.treeId())
                 && known.observerId().equals(of.observerId())
-                && java.util.Objects.equals(known.taxonId(), signed.taxonId())
+                && known.outcome().equals(signed.outcome())
+                && Objects.equals(known.taxonId(), signed.taxonId())
+                && Objects.equals(known.comeBackMonth(), signed.month())
                 && known.note().equals(signed.note());
     }
 
@@ -231,30 +287,6 @@ public class CallService {
                     "id-taken",
                     "The id of this " + what + " belongs to another one, which was kept as it is. Send this one under"
                             + " a new id.");
-        }
-    }
-
-    private static void requireSignable(CallRecord call, NewDetermination signed) {
-        if (signed.taxonId() != null) {
-            if (call.sheet().sheet().taxonIndex(signed.taxonId()) < 0) {
-                throw Problem.unfit(
-                        "no-such-taxon",
-                        "The sheet has no taxon \"" + signed.taxonId() + "\". Nothing was signed; your readings are"
-                                + " kept. Choose one of the sheet's taxa.");
-            }
-            if (call.evidence().readings().isEmpty()) {
-                throw Problem.unfit(
-                        "nothing-read",
-                        "Nothing of this tree has been read yet, so no taxon can be signed. Read at least one"
-                                + " character, or record the group only.");
-            }
-        }
-        List<UUID> counting = call.counting().stream().map(ReadingEntry::getId).toList();
-        if (!java.util.Set.copyOf(counting).equals(java.util.Set.copyOf(signed.readingIds()))) {
-            throw Problem.conflict(
-                    "readings-changed",
-                    "The readings of this tree have changed since you last saw them, perhaps on another device."
-                            + " Nothing was signed and all readings are kept. Look at the call again, then sign.");
         }
     }
 

@@ -4,6 +4,8 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -23,8 +25,17 @@ class Determination implements Persistable<UUID> {
     private UUID treeId;
     private UUID observerId;
     private UUID sheetVersionId;
+    private String outcome;
     private String taxonId;
+    private Integer comeBackMonth;
     private String note;
+    private String voucher;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private List<String> confirming;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private Map<String, String> reasons;
 
     @JdbcTypeCode(SqlTypes.JSON)
     private Snapshot snapshot;
@@ -38,8 +49,13 @@ class Determination implements Persistable<UUID> {
         this.treeId = treeId;
         this.observerId = observerId;
         this.sheetVersionId = snapshot.sheetVersionId();
+        this.outcome = signed.outcome();
         this.taxonId = signed.taxonId();
+        this.comeBackMonth = signed.month();
         this.note = signed.note();
+        this.voucher = signed.voucher();
+        this.confirming = List.copyOf(signed.confirming());
+        this.reasons = signed.writtenReasons();
         this.snapshot = snapshot;
         this.signedAt = signedAt;
     }
@@ -62,9 +78,31 @@ class Determination implements Persistable<UUID> {
         return observerId;
     }
 
-    /** Null when the group could not be separated. */
+    /** What was signed, as its code. */
+    String outcome() {
+        return outcome;
+    }
+
+    /** Null when no taxon was signed. */
     String taxonId() {
         return taxonId;
+    }
+
+    /** Null unless it was signed to come back. */
+    Integer comeBackMonth() {
+        return comeBackMonth;
+    }
+
+    String voucher() {
+        return voucher;
+    }
+
+    List<String> confirming() {
+        return List.copyOf(confirming);
+    }
+
+    Map<String, String> reasons() {
+        return Map.copyOf(reasons);
     }
 
     String note() {

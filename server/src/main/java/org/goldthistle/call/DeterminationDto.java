@@ -2,6 +2,7 @@ package org.goldthistle.call;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.goldthistle.core.sheet.Taxon;
 import org.goldthistle.library.StoredSheet;
@@ -10,8 +11,13 @@ import org.springframework.lang.Nullable;
 /**
  * A signed call: who, when, what, from which readings, on which sheet version.
  *
- * @param taxonId null when only the group was recorded
- * @param share the taxon's share of belief with the surroundings when it was signed; null for the group
+ * @param outcome what was signed: taxon, group, come-back or laboratory
+ * @param taxonId null when no taxon was signed; the names are then the group's
+ * @param month to come back in, for that outcome
+ * @param share the taxon's share of belief with the surroundings when it was signed; null without a taxon
+ * @param confirming characters that the observer says confirmed it
+ * @param reasons why they signed all the same, by the character that speaks against it
+ * @param judgement as it stood when it was signed
  * @param recomputes whether the same figures come out of the record today
  * @param superseded whether its observer signed again later
  */
@@ -19,16 +25,22 @@ record DeterminationDto(
         UUID id,
         String observer,
         Instant signedAt,
+        String outcome,
         @Nullable String taxonId,
+        @Nullable Integer month,
         String scientificName,
         String commonName,
         @Nullable Double share,
         String note,
+        String voucher,
+        List<String> confirming,
+        Map<String, String> reasons,
         UUID sheetVersionId,
         int sheetVersion,
         Circumstances circumstances,
         List<NewReading> readings,
         Figures figures,
+        Judgement judgement,
         boolean recomputes,
         boolean superseded) {
 
@@ -45,7 +57,9 @@ record DeterminationDto(
                 signed.getId(),
                 observer,
                 signed.signedAt(),
+                signed.outcome(),
                 signed.taxonId(),
+                signed.comeBackMonth(),
                 taxon == null
                         ? sheet.sheet().fallback().scientificName()
                         : taxon.name().scientificName(),
@@ -54,11 +68,15 @@ record DeterminationDto(
                         : taxon.name().commonName(),
                 taxon == null ? null : share(snapshot.figures(), signed.taxonId()),
                 signed.note(),
+                signed.voucher(),
+                signed.confirming(),
+                signed.reasons(),
                 sheet.id(),
                 sheet.version(),
                 snapshot.circumstances(),
                 readings,
                 snapshot.figures(),
+                snapshot.judgement(),
                 recomputes(snapshot, sheet, readings),
                 superseded);
     }
@@ -72,7 +90,7 @@ record DeterminationDto(
     }
 
     private static boolean recomputes(Snapshot snapshot, StoredSheet sheet, List<NewReading> readings) {
-        Figures again = CallRecord.figuresOf(sheet, CallRecord.evidenceOf(sheet, snapshot.circumstances(), readings));
+        Figures again = CallInHand.figuresOf(sheet, CallInHand.evidenceOf(sheet, snapshot.circumstances(), readings));
         return snapshot.sheetSha256().equals(sheet.sha256())
                 && agree(snapshot.figures().withSurroundings(), again.withSurroundings())
                 && agree(snapshot.figures().featuresAlone(), again.featuresAlone());

@@ -6,9 +6,17 @@ import org.goldthistle.core.balance.Balance;
 import org.goldthistle.core.balance.WeighedReading;
 import org.goldthistle.core.balance.Weighing;
 import org.goldthistle.core.sheet.Taxon;
+import org.goldthistle.core.verdict.Assessment;
 
 /** What the readings of one tree amount to: both balances, and how each reading was weighed. */
 record Figures(BalanceFigures withSurroundings, BalanceFigures featuresAlone, List<Weighed> weighed) {
+
+    static Figures of(Assessment assessment) {
+        return new Figures(
+                BalanceFigures.of(assessment.withSurroundings()),
+                BalanceFigures.of(assessment.featuresAlone()),
+                assessment.readings().stream().map(Weighed::of).toList());
+    }
 
     static Figures of(Weighing weighing) {
         return new Figures(

@@ -13,6 +13,7 @@ import java.util.UUID;
  * @param circumstances of the tree
  * @param readings in the order of their entry, one a character
  * @param figures as they stood when it was signed
+ * @param judgement as it stood
  */
 record Snapshot(
         String format,
@@ -20,7 +21,8 @@ record Snapshot(
         String sheetSha256,
         Circumstances circumstances,
         List<KeptReading> readings,
-        Figures figures) {
+        Figures figures,
+        Judgement judgement) {
 
     static final String FORMAT = "goldthistle-call/1";
 

@@ -3,7 +3,7 @@ package org.goldthistle.call;
 import java.util.List;
 import java.util.UUID;
 import org.goldthistle.core.sheet.GroupSheet;
-import org.goldthistle.core.sheet.Taxon;
+import org.goldthistle.core.verdict.CallRecord;
 import org.goldthistle.survey.SurveyedTree;
 import org.springframework.lang.Nullable;
 
@@ -12,8 +12,7 @@ import org.springframework.lang.Nullable;
  *
  * @param groupTitle the confusable group it belongs to
  * @param readings how many characters this observer has entered
- * @param lead the taxon that leads by them; null before the first
- * @param share of the lead, in [0, 1]; null before the first
+ * @param thistle what they amount to at a glance; null before the first
  * @param signed what observers signed last, the newest first
  */
 record TreeRowDto(
@@ -25,15 +24,12 @@ record TreeRowDto(
         String stage,
         int diameterMillimetres,
         int readings,
-        @Nullable LeadDto lead,
-        @Nullable Double share,
+        @Nullable ThistleDto thistle,
         List<SignedDto> signed) {
 
-    static TreeRowDto of(SurveyedTree tree, CallRecord mine, List<DeterminationDto> determinations) {
+    static TreeRowDto of(SurveyedTree tree, CallInHand mine, List<DeterminationDto> determinations) {
         GroupSheet sheet = mine.sheet().sheet();
         int entered = mine.counting().size();
-        Figures.BalanceFigures balance = mine.figures().withSurroundings();
-        int lead = sheet.taxonIndex(balance.lead());
         return new TreeRowDto(
                 tree.id(),
                 tree.plotCode(),
@@ -43,21 +39,14 @@ record TreeRowDto(
                 tree.stage(),
                 tree.diameterMillimetres(),
                 entered,
-                entered == 0 ? null : LeadDto.of(sheet.taxa().get(lead)),
-                entered == 0 ? null : balance.shares().get(lead).posterior(),
+                entered == 0 ? null : ThistleDto.of(mine.assessment(CallRecord.EMPTY)),
                 determinations.stream()
                         .filter(one -> !one.superseded())
-                        .map(one -> new SignedDto(one.observer(), one.commonName(), one.scientificName()))
+                        .map(one -> new SignedDto(one.observer(), one.outcome(), one.month(), one.commonName()))
                         .toList());
     }
 
-    /** The taxon that leads. */
-    record LeadDto(String commonName, String scientificName) {
-        static LeadDto of(Taxon taxon) {
-            return new LeadDto(taxon.name().commonName(), taxon.name().scientificName());
-        }
-    }
-
-    /** What an observer signed. */
-    record SignedDto(String observer, String commonName, String scientificName) {}
+    /** What an observer signed; the name is the taxon's or the group's, the month that to come back in. */
+    record SignedDto(
+            String observer, String outcome, @Nullable Integer month, String commonName) {}
 }

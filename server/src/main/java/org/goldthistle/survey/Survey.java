@@ -19,6 +19,7 @@ class Survey {
     private String name;
     private String district;
     private int season;
+    private boolean woundingAllowed;
 
     @ElementCollection
     @CollectionTable(name = "survey_member", joinColumns = @JoinColumn(name = "survey_id"))
@@ -49,6 +50,10 @@ class Survey {
 
     int season() {
         return season;
+    }
+
+    boolean woundingAllowed() {
+        return woundingAllowed;
     }
 
     Set<UUID> members() {

@@ -3,11 +3,16 @@ package org.goldthistle.survey;
 import java.util.List;
 import java.util.UUID;
 
-/** A stem as other features see it; stage, origin and habitat are the codes of a group sheet. */
+/**
+ * A stem as other features see it; stage, origin and habitat are the codes of a group sheet.
+ *
+ * @param woundingAllowed whether its survey lets a tree be wounded for a check
+ */
 public record SurveyedTree(
         UUID id,
         UUID surveyId,
         String surveyName,
+        boolean woundingAllowed,
         String plotCode,
         int tag,
         String groupId,

@@ -49,6 +49,7 @@ class Tree {
                 id,
                 plot.survey().id(),
                 plot.survey().name(),
+                plot.survey().woundingAllowed(),
                 plot.code(),
                 tag,
                 groupId,

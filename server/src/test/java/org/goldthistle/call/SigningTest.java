@@ -10,6 +10,10 @@ import java.util.Map;
 import java.util.UUID;
 import org.goldthistle.Caller;
 import org.goldthistle.ServerTest;
+import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.StateProfile;
+import org.goldthistle.formats.BuiltInLibrary;
+import org.goldthistle.formats.GroupSheetJson;
 import org.junit.jupiter.api.Test;
 import org.springframework.dao.DataAccessException;
 
@@ -18,8 +22,8 @@ class SigningTest extends ServerTest {
     @Test
     void what_one_observer_signs_another_sees_with_all_its_reasons() {
         Caller siskin = signedIn("Siskin");
-        List<String> ids = readCollar(siskin, 11);
-        siskin.put(determination(11), signed("serotina", "collar on every fruit", ids))
+        List<String> ids = readCherry(siskin, 11);
+        siskin.put(determination(11), signed("taxon", "serotina", "collar on every fruit", ids))
                 .expect(200);
 
         JsonNode seen =
@@ -37,25 +41,25 @@ class SigningTest extends ServerTest {
     @Test
     void sent_twice_it_is_signed_once() {
         Caller redpoll = signedIn("Redpoll");
-        List<String> ids = readCollar(redpoll, 11);
+        List<String> ids = readCherry(redpoll, 11);
         String path = determination(11);
 
-        redpoll.put(path, signed("padus", "", ids)).expect(200);
-        redpoll.put(path, signed("padus", "", ids)).expect(200);
+        redpoll.put(path, signed("taxon", "serotina", "", ids)).expect(200);
+        redpoll.put(path, signed("taxon", "serotina", "", ids)).expect(200);
 
         assertThat(count("determination where id = '" + id(path) + "'")).isEqualTo(1);
-        redpoll.put(path, signed("serotina", "", ids)).expectProblem(409, "id-taken");
+        redpoll.put(path, signed("group", null, "", ids)).expectProblem(409, "id-taken");
     }
 
     @Test
     void a_later_signature_supersedes_and_the_earlier_stays() {
         Caller treecreeper = signedIn("Treecreeper");
-        List<String> ids = readCollar(treecreeper, 11);
+        List<String> ids = readCherry(treecreeper, 11);
         String first = determination(11);
-        treecreeper.put(first, signed("padus", "first", ids)).expect(200);
+        treecreeper.put(first, signed("taxon", "serotina", "first", ids)).expect(200);
 
         JsonNode bench = treecreeper
-                .put(determination(11), signed(null, "could not part them", ids))
+                .put(determination(11), signed("group", null, "could not part them", ids))
                 .expect(200);
 
         JsonNode earlier = null;
@@ -75,36 +79,85 @@ class SigningTest extends ServerTest {
     @Test
     void readings_that_the_signer_has_not_seen_stop_the_signature() {
         Caller dipper = signedIn("Dipper");
-        List<String> before = readCollar(dipper, 11);
+        List<String> before = readCherry(dipper, 11);
         dipper.put(treePath(11) + "/readings/" + UUID.randomUUID(), Map.of("character", "stone", "notSeen", true))
                 .expect(200);
 
-        dipper.put(determination(11), signed("serotina", "", before)).expectProblem(409, "readings-changed");
+        dipper.put(determination(11), signed("taxon", "serotina", "", before)).expectProblem(409, "readings-changed");
     }
 
     @Test
     void nothing_read_is_nothing_to_sign_but_the_group_can_be_recorded() {
         Caller redpoll = signedIn("Redpoll");
 
-        redpoll.put(determination(40), signed("alba", "", List.of())).expectProblem(422, "nothing-read");
+        JsonNode problem = redpoll.put(determination(40), signed("taxon", "nordmanniana", "", List.of()))
+                .expectProblem(422, "not-signable");
+        assertThat(problem.path("detail").asText()).contains("reading", "threshold");
 
-        redpoll.put(determination(40), signed(null, "crown out of sight", List.of()))
+        redpoll.put(determination(40), signed("group", null, "crown out of sight", List.of()))
                 .expect(200);
+    }
+
+    @Test
+    void a_control_call_is_refused_with_every_missing_condition_named() {
+        Caller dipper = signedIn("Dipper");
+        List<String> ids = readCherry(dipper, 11);
+        dipper.put(treePath(11) + "/tier", Map.of("tier", "control")).expect(200);
+
+        JsonNode problem = dipper.put(determination(11), signed("taxon", "serotina", "", ids))
+                .expectProblem(422, "not-signable");
+        dipper.put(treePath(11) + "/tier", Map.of("tier", "tally")).expect(200);
+
+        assertThat(problem.path("detail").asText()).contains("second-observer").contains("quorum");
+        assertThat(problem.path("refusals").findValuesAsText("key")).contains("second-observer", "quorum");
+    }
+
+    @Test
+    void a_tally_of_an_invader_is_a_record_and_wants_a_voucher() {
+        Caller siskin = signedIn("Siskin");
+        List<String> ids = readCherry(siskin, 11);
+        Map<String, Object> bare = signed("taxon", "serotina", "", ids);
+        bare.put("voucher", " ");
+
+        JsonNode problem = siskin.put(determination(11), bare).expectProblem(422, "not-signable");
+
+        assertThat(problem.path("refusals").findValuesAsText("key")).containsExactly("photo");
+    }
+
+    @Test
+    void coming_back_wants_a_month_and_a_taxon_does_not_go_with_it() {
+        Caller redpoll = signedIn("Redpoll");
+        Map<String, Object> comeBack = signed("come-back", null, "no fruit yet", List.of());
+
+        redpoll.put(determination(9), comeBack).expectProblem(422, "unfit-outcome");
+        comeBack.put("month", 7);
+        JsonNode bench = redpoll.put(determination(9), comeBack).expect(200);
+
+        assertThat(bench.at("/determinations/0/outcome").asText()).isEqualTo("come-back");
+        assertThat(bench.at("/determinations/0/month").asInt()).isEqualTo(7);
+    }
+
+    @Test
+    void the_outlook_tells_every_month() {
+        JsonNode months = signedIn("Redpoll").get(treePath(9) + "/outlook").expect(200);
+
+        assertThat(months).hasSize(12);
+        assertThat(months.get(6).path("chanceToSettle").asDouble()).isBetween(0.0, 1.0);
     }
 
     @Test
     void a_taxon_of_another_group_is_refused() {
         Caller siskin = signedIn("Siskin");
-        List<String> ids = readCollar(siskin, 11);
+        List<String> ids = readCherry(siskin, 11);
 
-        siskin.put(determination(11), signed("pendula", "", ids)).expectProblem(422, "no-such-taxon");
+        siskin.put(determination(11), signed("taxon", "pendula", "", ids)).expectProblem(422, "no-such-taxon");
     }
 
     @Test
     void what_is_written_once_stays_as_it_is_even_in_the_database() {
         Caller siskin = signedIn("Siskin");
-        List<String> ids = readCollar(siskin, 11);
-        siskin.put(determination(11), signed("serotina", "stays", ids)).expect(200);
+        List<String> ids = readCherry(siskin, 11);
+        siskin.put(determination(11), signed("taxon", "serotina", "stays", ids)).expect(200);
 
         for (String table : List.of("reading", "determination", "sheet_version")) {
             String column = table.equals("sheet_version") ? "created_at" : "id";
@@ -118,29 +171,35 @@ class SigningTest extends ServerTest {
         }
     }
 
-    private List<String> readCollar(Caller caller, int tag) {
-        String reading = UUID.randomUUID().toString();
-        JsonNode bench = caller.put(
-                        treePath(tag) + "/readings/" + reading,
+    /** Fruit and leaf read as black cherry's, so that a record of it can be signed. */
+    private List<String> readCherry(Caller caller, int tag) {
+        read(caller, tag, "fruit-collar");
+        read(caller, tag, "midrib-hairs");
+        return read(caller, tag, "tooth-shape").path("readings").findValuesAsText("id");
+    }
+
+    private JsonNode read(Caller caller, int tag, String character) {
+        return caller.put(
+                        treePath(tag) + "/readings/" + UUID.randomUUID(),
                         Map.of(
                                 "character",
-                                "fruit-collar",
+                                character,
                                 "states",
-                                List.of(firstState("bird-cherries", "fruit-collar")),
+                                java.util.Collections.nCopies(8, likeliest("serotina", character)),
                                 "certainty",
                                 "sure",
                                 "notSeen",
                                 false))
                 .expect(200);
-        return bench.path("readings").findValuesAsText("id");
     }
 
-    private String firstState(String group, String character) {
-        return jdbc.sql("select jsonb_path_query_first(body, '$.characters[*] ? (@.id == $c).states[0].id',"
-                        + " jsonb_build_object('c', ?::text)) #>> '{}' from sheet_version where group_id = ?")
-                .params(character, group)
-                .query(String.class)
-                .single();
+    private static String likeliest(String taxon, String character) {
+        GroupSheet sheet = GroupSheetJson.read(BuiltInLibrary.sheetText("bird-cherries"));
+        var profile = (StateProfile) sheet.profile(sheet.character(character).orElseThrow(), taxon);
+        return profile.frequencies().entrySet().stream()
+                .max(Map.Entry.comparingByValue())
+                .orElseThrow()
+                .getKey();
     }
 
     private static String determination(int tag) {
@@ -151,10 +210,14 @@ class SigningTest extends ServerTest {
         return path.substring(path.lastIndexOf('/') + 1);
     }
 
-    private static Map<String, Object> signed(String taxonId, String note, List<String> readingIds) {
+    private static Map<String, Object> signed(String outcome, String taxonId, String note, List<String> readingIds) {
         Map<String, Object> body = new HashMap<>();
+        body.put("outcome", outcome);
         body.put("taxonId", taxonId);
         body.put("note", note);
+        body.put("confirming", List.of("fruit-collar"));
+        body.put("reasons", Map.of());
+        body.put("voucher", "twig in press 11");
         body.put("readingIds", readingIds);
         return body;
     }

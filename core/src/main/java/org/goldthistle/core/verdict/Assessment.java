@@ -1,5 +1,7 @@
 package org.goldthistle.core.verdict;
 
+import static org.goldthistle.core.balance.ModelConstants.DECIBANS_PER_NAT;
+
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -112,6 +114,14 @@ public final class Assessment {
     /** p*: the belief in the lead that is asked for. */
     public double threshold() {
         return threshold;
+    }
+
+    /**
+     * The points by which the lead's odds against everything else fall short of p*; 0 or less when it is reached.
+     */
+    public double pointsShort() {
+        double share = deciding().posterior(deciding().lead());
+        return DECIBANS_PER_NAT * (Math.log(threshold / (1 - threshold)) - Math.log(share / (1 - share)));
     }
 
     /** The lead of the deciding balance. */

@@ -7,13 +7,23 @@ import java.util.Optional;
 import org.goldthistle.core.balance.Weighing;
 import org.goldthistle.core.reading.Evidence;
 import org.goldthistle.core.reading.Observation;
+import org.goldthistle.core.sheet.Harm;
+import org.goldthistle.core.verdict.Assessment;
+import org.goldthistle.core.verdict.CallRecord;
+import org.goldthistle.core.verdict.Terms;
+import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.library.StoredSheet;
 
 /**
  * A call as it stands: the sheet, the circumstances and every entry in order. Unsaved for a tree that the observer
  * has not touched yet.
  */
-record CallRecord(StoredSheet sheet, Circumstances circumstances, List<ReadingEntry> entries) {
+record CallInHand(
+        StoredSheet sheet,
+        Circumstances circumstances,
+        Tier tier,
+        boolean woundingAllowed,
+        List<ReadingEntry> entries) {
 
     /** The entries that count: the last of each character, in the order of entry. */
     List<ReadingEntry> counting() {
@@ -33,8 +43,13 @@ record CallRecord(StoredSheet sheet, Circumstances circumstances, List<ReadingEn
                 counting().stream().map(ReadingEntry::reading).toList());
     }
 
-    Figures figures() {
-        return figuresOf(sheet, evidence());
+    /** What the evidence amounts to, beside what is on record. */
+    Assessment assessment(CallRecord onRecord) {
+        return Assessment.of(sheet.model(), evidence(), terms(), onRecord);
+    }
+
+    private Terms terms() {
+        return new Terms(tier, Optional.empty(), woundingAllowed ? Harm.WOUND : Harm.SAMPLE, Optional.empty());
     }
 
     static Figures figuresOf(StoredSheet sheet, Evidence evidence) {

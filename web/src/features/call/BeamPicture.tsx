@@ -1,0 +1,93 @@
+import type { Bench, Sheet } from '../../api/types'
+import { type Block, HALF_BEAM, pile, tilt } from '../../draw/beam'
+import { points } from '../../ui/words'
+import { checkName, decidingBalance, taxonName } from './judgementWords'
+
+type Weight = { readonly name: string; readonly points: number; readonly surroundings: boolean }
+
+const LETTER = 6.6 // units of width, for cutting a label to its block
+
+/** The readings as blocks on a balance: the lead's pan at the left, the rival's at the right. */
+export function BeamPicture({ bench, sheet }: { readonly bench: Bench; readonly sheet: Sheet }) {
+  const balance = decidingBalance(bench)
+  const weights: Weight[] = balance.points.map((one) => ({
+    name: checkName(sheet, one.character),
+    points: one.points,
+    surroundings: false,
+  }))
+  if (!bench.judgement.decidedOnFeaturesAlone) {
+    weights.unshift({ name: 'surroundings', points: balance.surroundingsPoints, surroundings: true })
+  }
+  const left = weights.filter((one) => one.points > 0)
+  const right = weights.filter((one) => one.points < 0)
+  const height = 24 + 18.5 * Math.max(3, left.length, right.length)
+  const [lead, rival] = [taxonName(sheet, balance.lead), taxonName(sheet, balance.rival)]
+  const words = `The beam leans to ${balance.totalPoints >= 0 ? lead : rival}: ${points(balance.totalPoints)} points together. ${weights
+    .map((one) => `${one.name} ${points(one.points)}`)
+    .join(', ')}.`
+
+  return (
+    <figure>
+      <figcaption className="flex justify-between text-sm font-bold">
+        <span className="text-gold-ink">for {lead}</span>
+        <span className="text-slate">for {rival}</span>
+      </figcaption>
+      <svg viewBox={`-162 ${-height} 324 ${height + 34}`} className="w-full" role="img" aria-label={words}>
+        <path d="M0,2L-15,32H15Z" className="fill-card stroke-ink" strokeWidth="2" />
+        <g transform={`rotate(${tilt(balance.totalPoints)})`}>
+          <rect x={-HALF_BEAM - 8} y={-4} width={2 * HALF_BEAM + 16} height="6" rx="1" className="fill-ink" />
+          <Pile weights={left} side={-1} />
+          <Pile weights={right} side={1} />
+        </g>
+      </svg>
+    </figure>
+  )
+}
+
+function Pile({ weights, side }: { readonly weights: readonly Weight[]; readonly side: -1 | 1 }) {
+  const blocks = pile(
+    weights.map((one) => Math.abs(one.points)),
+    side,
+  )
+  const look = side < 0 ? 'fill-gold-wash stroke-gold' : 'fill-slate-wash stroke-slate'
+  return weights.map((weight, i) => {
+    const block = blocks[i]
+    if (!block) return null
+    const label = shortened(weight)
+    const fits = label.length * LETTER + 8 <= block.width
+    const left = side < 0
+    return (
+      <g key={weight.name}>
+        <rect
+          {...block}
+          rx="1.5"
+          className={look}
+          strokeWidth="1.3"
+          strokeDasharray={weight.surroundings ? '4 2.5' : undefined}
+        />
+        <text
+          x={labelAt(block, left, fits)}
+          y={block.y + 12.8}
+          textAnchor={left ? 'start' : 'end'}
+          className="fill-ink text-[12px]"
+        >
+          {label}
+        </text>
+      </g>
+    )
+  })
+}
+
+/** A small block bears its label at its inner side. */
+function labelAt(block: Block, left: boolean, fits: boolean): number {
+  const inset = 4
+  if (left) return fits ? block.x + inset : block.x + block.width + inset
+  return fits ? block.x + block.width - inset : block.x - inset
+}
+
+function shortened({ name, points: worth }: Weight): string {
+  const most = 15
+  const first = name.split(',')[0] ?? name
+  const short = first.length > most ? `${first.slice(0, most).trimEnd()}…` : first
+  return `${short} ${points(worth)}`
+}
