@@ -101,10 +101,32 @@ final class BenchOnScreen {
                         AriaRole.BUTTON,
                         new Locator.GetByRoleOptions().setName("Sign").setExact(true))
                 .click();
-        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Signed calls"))
-                .getByText(note)
-                .waitFor();
+        signedCalls().getByText(note).waitFor();
         return this;
+    }
+
+    BenchOnScreen tier(String tier) {
+        button("Change").click();
+        page.getByRole(AriaRole.DIALOG)
+                .getByRole(
+                        AriaRole.RADIO,
+                        new Locator.GetByRoleOptions().setName(tier).setExact(true))
+                .click();
+        page.getByText("for a " + tier).waitFor();
+        button("Use these").click();
+        return this;
+    }
+
+    /** Opens the sheet of an outcome that is signed: "Come back", "Sample", "Group only" or "Sign …". */
+    Locator openSigning(String button) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + button)))
+                .click();
+        return page.getByRole(AriaRole.DIALOG);
+    }
+
+    /** What has been signed for the tree. */
+    Locator signedCalls() {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Signed calls"));
     }
 
     private Locator checks() {
