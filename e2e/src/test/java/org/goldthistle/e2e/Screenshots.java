@@ -29,6 +29,12 @@ class Screenshots extends BrowserTest {
                 .see("big teeth")
                 .settled();
         shoot(dipper, "bench");
+        bench.openSigning("Sign silver birch").waitFor();
+        shoot(dipper, "signing");
+        dipper.keyboard().press("Escape");
+        bench.openSigning("Come back").getByText("September").waitFor();
+        shoot(dipper, "come-back");
+        dipper.keyboard().press("Escape");
         bench.sign("silver birch", "Slow-grown twigs, so fewer warts than usual.");
         Page siskin = signedIn("Siskin");
         siskin.getByText("Dipper signed").waitFor();
