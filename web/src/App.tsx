@@ -4,6 +4,7 @@ import { Away, Problem } from './api/problem'
 import { SignedIn } from './features/account/SignedIn'
 import { SignInPage } from './features/account/SignInPage'
 import { BenchPage } from './features/call/BenchPage'
+import { Sending } from './features/call/Sending'
 import { TodayPage } from './features/call/TodayPage'
 
 const queries = new QueryClient({
@@ -24,7 +25,13 @@ export function App() {
       <BrowserRouter>
         <Routes>
           <Route path="/sign-in" element={<SignInPage />} />
-          <Route element={<SignedIn />}>
+          <Route
+            element={
+              <SignedIn>
+                <Sending />
+              </SignedIn>
+            }
+          >
             <Route path="/today" element={<TodayPage />} />
             <Route path="/surveys/:surveyId/trees/:treeId" element={<BenchPage />} />
           </Route>

@@ -2,6 +2,9 @@ import createClient from 'openapi-fetch'
 import { Away, failure } from './problem'
 import type { paths } from './schema'
 
+/** Heard on the window when the server says that the session has ended. */
+export const SIGNED_OUT = 'goldthistle:signed-out'
+
 const TOKEN_COOKIE = /(?:^|; )XSRF-TOKEN=([^;]*)/
 
 async function fetchOrAway(request: Request): Promise<Response> {
@@ -20,6 +23,10 @@ api.use({
   onRequest({ request }) {
     const token = TOKEN_COOKIE.exec(document.cookie)?.[1]
     if (token && request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token))
+  },
+  onResponse({ request, response }) {
+    const isSigningIn = request.method === 'POST' && request.url.endsWith('/api/session')
+    if (response.status === 401 && !isSigningIn) window.dispatchEvent(new Event(SIGNED_OUT))
   },
 })
 

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { type ReactNode, useEffect } from 'react'
 import { Navigate, NavLink, Outlet, useLocation, useMatch, useNavigate } from 'react-router'
-import { api } from '../../api/client'
+import { api, SIGNED_OUT } from '../../api/client'
 import { ObserverContext } from '../../api/observer'
 import { failure, wordsOf } from '../../api/problem'
 import { Button } from '../../ui/Button'
@@ -12,12 +13,17 @@ const TAB =
   'flex min-h-12 items-center border-b-[3px] border-transparent px-3 aria-[current=page]:border-thistle aria-[current=page]:font-bold'
 
 /** Every page that needs an observer: the bar above, the page below. */
-export function SignedIn() {
+export function SignedIn({ children }: { readonly children: ReactNode }) {
   const queries = useQueryClient()
   const navigate = useNavigate()
   const location = useLocation()
   const onBench = useMatch('/surveys/:surveyId/trees/:treeId')
   const session = useQuery(sessionQuery)
+  useEffect(() => {
+    const signedOut = () => queries.setQueryData(sessionQuery.queryKey, null) // leads to signing in, and back here
+    window.addEventListener(SIGNED_OUT, signedOut)
+    return () => window.removeEventListener(SIGNED_OUT, signedOut)
+  }, [queries])
   const signOut = useMutation({
     mutationFn: async () => {
       const { error, response } = await api.DELETE('/api/session')
@@ -61,6 +67,7 @@ export function SignedIn() {
           </div>
         </header>
         {signOut.isError && <Notice tone="wrong">{wordsOf(signOut.error)}</Notice>}
+        {children}
         <Outlet />
       </div>
     </ObserverContext>

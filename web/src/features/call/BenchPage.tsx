@@ -1,5 +1,5 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useCallback, useEffect } from 'react'
+import { useQuery } from '@tanstack/react-query'
+import { useCallback } from 'react'
 import { useParams, useSearchParams } from 'react-router'
 import { useObserver } from '../../api/observer'
 import { wordsOf } from '../../api/problem'
@@ -12,9 +12,9 @@ import { Check } from './Check'
 import { ContextBar } from './ContextBar'
 import { Determinations } from './Determinations'
 import { entriesOf } from './entries'
-import { outbox, type Unsent, useUnsent } from './outbox'
+import { outbox, useUnsent } from './outbox'
 import { Path } from './Path'
-import { benchQuery, sendReading, sheetQuery } from './queries'
+import { benchQuery, sheetQuery } from './queries'
 import { SignPanel } from './SignPanel'
 
 /** One tree: the path of checks, the check in hand, and what the readings amount to. */
@@ -43,26 +43,11 @@ export function BenchPage() {
   return <OpenBench key={treeId} bench={bench.data} sheet={sheet.data} />
 }
 
-/** Sends the outbox while the page is open, and puts what the server answers on the screen. */
-function useSending(observer: string) {
-  const queries = useQueryClient()
-  useEffect(
-    () =>
-      outbox.start(observer, async (unsent: Unsent) => {
-        const answer = await sendReading(unsent)
-        await queries.cancelQueries(benchQuery(unsent.surveyId, unsent.treeId))
-        queries.setQueryData(benchQuery(unsent.surveyId, unsent.treeId).queryKey, answer)
-      }),
-    [observer, queries],
-  )
-}
-
 function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sheet: Sheet }) {
   const observer = useObserver().callSign
   const { surveyId, id: treeId } = bench.tree
   const [search, setSearch] = useSearchParams()
   const unsent = useUnsent(observer, treeId)
-  useSending(observer)
   const entries = entriesOf(bench, unsent)
   const next = bench.suggested.find((one) => !entries.has(one.character))
   const inHandId = search.get('check') ?? next?.character

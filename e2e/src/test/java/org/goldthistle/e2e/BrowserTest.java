@@ -62,11 +62,16 @@ abstract class BrowserTest {
     /** A browser of its own for one observer, signed in. */
     protected Page signedIn(String callSign, int width, int height) {
         Page page = stranger(width, height);
+        signIn(page, callSign);
+        return page;
+    }
+
+    /** Fills in the page for signing in. */
+    protected static void signIn(Page page, String callSign) {
         page.getByLabel("Call sign").fill(callSign);
         page.getByLabel("Passphrase").fill(Application.PASSPHRASE);
         page.getByText("Sign in", new Page.GetByTextOptions().setExact(true)).click();
         page.getByText("Sign out").waitFor();
-        return page;
     }
 
     protected Page signedIn(String callSign) {

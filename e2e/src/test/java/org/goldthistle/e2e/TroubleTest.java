@@ -2,9 +2,11 @@ package org.goldthistle.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.Test;
 
 class TroubleTest extends BrowserTest {
@@ -27,6 +29,24 @@ class TroubleTest extends BrowserTest {
 
         assertThat(bench.points(BARK)).hasCount(1, new LocatorAssertions.HasCountOptions().setTimeout(20_000));
         assertThat(bench.row(BARK)).not().containsText("unsent", IN_ITS_OWN_TIME);
+    }
+
+    @Test
+    void a_session_that_ended_loses_nothing() {
+        Page siskin = signedIn("Siskin");
+        BenchOnScreen bench = BenchOnScreen.open(siskin, 31);
+        siskin.context().clearCookies(new BrowserContext.ClearCookiesOptions().setName("goldthistle"));
+
+        bench.takeUp("How thorny the outer shoots are")
+                .see(siskin.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("States"))
+                        .getByRole(AriaRole.BUTTON)
+                        .first()
+                        .innerText()
+                        .strip());
+        siskin.getByLabel("Call sign").waitFor();
+        signIn(siskin, "Siskin");
+
+        assertThat(bench.points("How thorny the outer shoots are")).hasCount(1);
     }
 
     @Test

@@ -91,6 +91,82 @@ class BalanceTest {
     }
 
     @Test
+    void no_taxon_starts_at_nothing_and_ground_that_rules_all_out_tells_nothing() {
+        GroupSheet absent = Sheets.sheet(
+                List.of(Sheets.taxon("a", 100), Sheets.taxon("b", 0)),
+                Sheets.character("bark")
+                        .states("x", "y")
+                        .in("a", 1, 0)
+                        .in("b", 0, 1)
+                        .build());
+        GroupSheet drowned = Sheets.sheet(
+                List.of(
+                        Sheets.taxon("a", 70, Map.of(Habitat.WET, 0.0)),
+                        Sheets.taxon("b", 30, Map.of(Habitat.WET, 0.0))),
+                Sheets.character("bark")
+                        .states("x", "y")
+                        .in("a", 1, 0)
+                        .in("b", 0, 1)
+                        .build());
+
+        Balance rare = surroundings(absent, Sheets.context(6, TreeOrigin.PLANTED));
+        Balance wet = surroundings(drowned, Sheets.context(6, TreeOrigin.WILD, Habitat.WET));
+
+        assertEquals(0.95 * 0.001 / 1.001, rare.prior(1), EXACT);
+        assertEquals(10 * Math.log10(1 / 0.001), rare.surroundingsPoints(0, 1), 1e-9);
+        assertEquals(0.49, wet.prior(0), EXACT);
+    }
+
+    @Test
+    void planted_trees_break_the_rules_of_the_site() {
+        GroupSheet sheet = Sheets.sheet(
+                List.of(Sheets.taxon("a", 80, Map.of(Habitat.WET, 0.1)), Sheets.taxon("b", 20)),
+                Sheets.character("bark")
+                        .states("x", "y")
+                        .in("a", 1, 0)
+                        .in("b", 0, 1)
+                        .build());
+
+        assertEquals(
+                0.95 * 0.8,
+                surroundings(sheet, Sheets.context(6, TreeOrigin.PLANTED, Habitat.WET))
+                        .prior(0),
+                EXACT);
+    }
+
+    @Test
+    void ties_go_to_the_earlier_and_the_rival_is_the_next() {
+        GroupSheet sheet = Sheets.sheet(
+                List.of(Sheets.taxon("a", 30), Sheets.taxon("b", 40), Sheets.taxon("c", 30)),
+                Sheets.character("bark")
+                        .states("x", "y")
+                        .in("a", 1, 0)
+                        .in("b", 0, 1)
+                        .in("c", 1, 0)
+                        .build());
+
+        Balance even = alone(sheet, Sheets.saw("bark", "x"));
+        Balance other = alone(sheet, Sheets.saw("bark", "y"));
+
+        assertEquals(0, even.lead());
+        assertEquals(2, even.rival());
+        assertEquals(1, other.lead());
+        assertEquals(0, other.rival());
+    }
+
+    @Test
+    void belief_among_the_taxa_leaves_none_of_these_out() {
+        GroupSheet sheet = oneCharacter(
+                Sheets.character("bark").states("x", "y").in("a", 0.9, 0.1).in("b", 0.1, 0.9));
+
+        Balance balance = alone(sheet, Sheets.saw("bark", "x"));
+
+        assertEquals(0.892, balance.amongTaxa()[0], EXACT); // flat prior: the likelihoods' own shares
+        assertEquals(1, balance.exponent(0), EXACT);
+        assertEquals(0, balance.readInCluster(0));
+    }
+
+    @Test
     void a_state_counts_by_its_frequency_and_the_lapse() {
         // p'_a = 0.98·0.9 + 0.02/2 = 0.892, p'_b = 0.98·0.1 + 0.01 = 0.108: 10·log10(0.892/0.108) points
         GroupSheet sheet = oneCharacter(

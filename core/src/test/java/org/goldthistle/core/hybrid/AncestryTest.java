@@ -128,8 +128,44 @@ class AncestryTest {
         assertEquals(0, ancestry.mosaic().orElseThrow(), EXACT);
     }
 
+    @Test
+    void readings_count_by_weight_and_by_how_well_their_character_parts_the_parents() {
+        // bark parts them fully at half weight: JS of (0.99, 0.01) and (0.01, 0.99) is 1 − H(0.01), h = 0.01;
+        // leaf parts them less: masses (0.696, 0.304) and (0.304, 0.696), JS = 1 − H(0.304), h(y) = 0.696
+        GroupSheet sheet = Sheets.sheet(
+                Sheets.pairWithHybrid(),
+                Sheets.character("bark")
+                        .states("x", "y")
+                        .in("a", 1, 0)
+                        .in("b", 0, 1)
+                        .weight(0.5)
+                        .build(),
+                Sheets.character("leaf")
+                        .states("x", "y")
+                        .in("a", 0.7, 0.3)
+                        .in("b", 0.3, 0.7)
+                        .build());
+        double bark = 0.5 * (1 - entropy(0.01));
+        double leaf = 1 - entropy(0.304);
+        double index = (bark * 0.01 + leaf * 0.696) / (bark + leaf);
+        double spread =
+                (bark * (0.01 - index) * (0.01 - index) + leaf * (0.696 - index) * (0.696 - index)) / (bark + leaf);
+
+        Ancestry ancestry = ancestry(sheet, Sheets.saw("bark", "x"), Sheets.saw("leaf", "y"));
+
+        assertEquals(index, ancestry.index().orElseThrow(), 1e-9);
+        assertEquals(spread / (index * (1 - index)), ancestry.mosaic().orElseThrow(), 1e-9);
+    }
+
+    private static double entropy(double p) {
+        return -(p * Math.log(p) + (1 - p) * Math.log(1 - p)) / Math.log(2);
+    }
+
     private static Ancestry ancestry(Observation... observations) {
-        GroupSheet sheet = Sheets.sheet(Sheets.pairWithHybrid(), sharp("bark"), sharp("leaf"));
+        return ancestry(Sheets.sheet(Sheets.pairWithHybrid(), sharp("bark"), sharp("leaf")), observations);
+    }
+
+    private static Ancestry ancestry(GroupSheet sheet, Observation... observations) {
         Balance balance = Weighing.of(
                         GroupModel.of(sheet),
                         Evidence.of(sheet, Sheets.wildInJune(), List.of(observations)),

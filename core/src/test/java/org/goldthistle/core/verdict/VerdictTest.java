@@ -2,29 +2,26 @@ package org.goldthistle.core.verdict;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+import static org.goldthistle.core.verdict.Assessed.assess;
+import static org.goldthistle.core.verdict.Assessed.clear;
+import static org.goldthistle.core.verdict.Assessed.codes;
+import static org.goldthistle.core.verdict.Assessed.codesOf;
+import static org.goldthistle.core.verdict.Assessed.ids;
+import static org.goldthistle.core.verdict.Assessed.withGate;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.core.Sheets;
 import org.goldthistle.core.balance.GroupModel;
-import org.goldthistle.core.balance.WeighedReading;
 import org.goldthistle.core.reading.Certainty;
 import org.goldthistle.core.reading.Evidence;
 import org.goldthistle.core.reading.GateMark;
-import org.goldthistle.core.reading.NotSeen;
 import org.goldthistle.core.reading.Observation;
-import org.goldthistle.core.sheet.DiscriminantIndex;
-import org.goldthistle.core.sheet.Fallback;
-import org.goldthistle.core.sheet.GateItem;
 import org.goldthistle.core.sheet.GroupSheet;
-import org.goldthistle.core.sheet.Harm;
-import org.goldthistle.core.sheet.Measure;
 import org.goldthistle.core.sheet.Organ;
-import org.goldthistle.core.sheet.School;
 import org.goldthistle.core.sheet.Taxon;
 import org.goldthistle.core.sheet.Trust;
 import org.goldthistle.core.sheet.Zone;
@@ -233,73 +230,13 @@ class VerdictTest {
     }
 
     @Test
-    void a_likely_hybrid_and_observers_who_differ_are_told() {
-        // leaf y at half its weight: b √0.98, h √0.5, a √0.02; the hybrid has 0.38 and does not lead
-        GroupSheet sheet = Sheets.sheet(Sheets.pairWithHybrid(), clear("leaf", Organ.LEAF, Zone.HAND, 0.5));
-        Evidence evidence = Evidence.of(sheet, Sheets.wildInJune(), List.of(Sheets.saw("leaf", "y")));
+    void points_short_are_what_the_odds_lack() {
+        // posterior 0.97 of p* 0.95 has points to spare; nothing read has odds 0.49 to 0.51
+        Assessment none = assess(SHARP, Tier.RECORD);
 
-        Assessment assessment = Assessment.of(
-                GroupModel.of(sheet),
-                evidence,
-                Terms.of(Tier.RECORD),
-                new CallRecord(false, Set.of(), false, Set.of("a", "b")));
-
-        assertThat(codesOf(assessment.reasons())).contains("hybrid", "observers-differ");
-    }
-
-    @Test
-    void a_school_with_another_lead_is_told() {
-        var fieldMark = Sheets.character("bark")
-                .organ(Organ.BARK, Zone.TRUNK)
-                .states("x", "y")
-                .in("a", 0.9, 0.1)
-                .in("b", 0.1, 0.9)
-                .trust(new Trust(
-                        1, Map.of(School.CLOSE_CHARACTERS, 0.1), Sheets.ALL_YEAR, Map.of(), Map.of(), Map.of()))
-                .build();
-        GroupSheet sheet = Sheets.sheet(Sheets.pair(), fieldMark, clear("leaf", Organ.LEAF, Zone.LENS, 0.5));
-
-        Assessment assessment = assess(sheet, Tier.TALLY, Sheets.saw("bark", "x"), Sheets.saw("leaf", "y"));
-
-        assertThat(assessment.lead().id()).isEqualTo("a");
-        assertThat(codesOf(assessment.reasons()))
-                .contains("school:close-characters")
-                .doesNotContain("school:field-marks");
-    }
-
-    @Test
-    void an_index_is_silent_while_undecided_or_unread_and_contests_the_other_lead() {
-        GroupSheet sheet = withIndex();
-
-        // 2·length − 20: at 5 it is −10, for b; at 10.5 it is 1, within the undecided 2
-        Assessment against = assess(sheet, Tier.TALLY, Sheets.saw("bark", "x"), Sheets.measured("length", 4.0, 6.0));
-        Assessment undecided = assess(sheet, Tier.TALLY, Sheets.saw("bark", "x"), Sheets.measured("length", 10.5));
-        Assessment unread = assess(sheet, Tier.TALLY, Sheets.saw("bark", "x"), new NotSeen("length"));
-
-        assertThat(against.indexOpinions().get(0).value()).contains(-10.0);
-        assertThat(codesOf(against.reasons())).contains("index:function");
-        assertThat(undecided.indexOpinions().get(0).speaksFor()).isEmpty();
-        assertThat(unread.indexOpinions().get(0).value()).isEmpty();
-    }
-
-    @Test
-    void surprise_is_the_deviation_from_what_the_lead_would_show() {
-        // lead a: s = −ln p'(y) with p' = (0.892, 0.108); e and v its mean and variance
-        GroupSheet sheet = Sheets.sheet(
-                Sheets.pair(),
-                Sheets.character("bark")
-                        .states("x", "y")
-                        .in("a", 0.9, 0.1)
-                        .in("b", 0.95, 0.05)
-                        .build());
-        double s = -Math.log(0.108);
-        double e = -0.892 * Math.log(0.892) - 0.108 * Math.log(0.108);
-        double v = 0.892 * Math.log(0.892) * Math.log(0.892) + 0.108 * s * s - e * e;
-
-        Assessment assessment = assess(sheet, Tier.RECORD, Sheets.saw("bark", "y"));
-
-        assertThat(assessment.lead().id()).isEqualTo("a");
-        assertEquals((s - e) / Math.sqrt(v), assessment.surprise(), 1e-9);
+        assertEquals(10 * Math.log10(0.95 / 0.05) - 10 * Math.log10(0.49 / 0.51), none.pointsShort(), 1e-9);
+        assertThat(assess(SHARP, Tier.RECORD, Sheets.saw("bark", "x")).pointsShort())
+                .isNegative();
     }
 
     @Test
@@ -377,86 +314,5 @@ class VerdictTest {
 
         assertThat(inJune.verdict()).isEqualTo(Verdict.UNSETTLED);
         assertThat(inJune.recommended(1).code()).isEqualTo("come-back:4");
-    }
-
-    private static Assessment assess(GroupSheet sheet, Tier tier, Observation... observations) {
-        return Assessment.of(
-                GroupModel.of(sheet),
-                Evidence.of(sheet, Sheets.wildInJune(), List.of(observations)),
-                new Terms(tier, Optional.empty(), Harm.SAMPLE, Optional.empty()),
-                CallRecord.EMPTY);
-    }
-
-    private static org.goldthistle.core.sheet.DiagnosticCharacter clear(String id, Organ organ, Zone zone) {
-        return clear(id, organ, zone, 1);
-    }
-
-    private static org.goldthistle.core.sheet.DiagnosticCharacter clear(
-            String id, Organ organ, Zone zone, double weight) {
-        return Sheets.character(id)
-                .organ(organ, zone)
-                .states("x", "y")
-                .in("a", 0.99, 0.01)
-                .in("b", 0.01, 0.99)
-                .weight(weight)
-                .build();
-    }
-
-    private static GroupSheet withGate(GroupSheet sheet) {
-        return new GroupSheet(
-                sheet.id(),
-                sheet.title(),
-                sheet.region(),
-                sheet.why(),
-                sheet.taxa(),
-                sheet.fallback(),
-                List.of(new GateItem("paired", "leaves in pairs", Organ.LEAF, Zone.HAND, "look", "another group")),
-                sheet.characters(),
-                sheet.indices(),
-                sheet.cautions(),
-                sheet.sources());
-    }
-
-    private static GroupSheet withIndex() {
-        var function = new DiscriminantIndex(
-                "function",
-                "function",
-                "made up",
-                "a",
-                "b",
-                List.of(new DiscriminantIndex.Term("length", 2)),
-                -20,
-                2,
-                "work it");
-        return new GroupSheet(
-                "test",
-                "Test",
-                "nowhere",
-                "made up",
-                Sheets.pair(),
-                new Fallback("T. sp.", "test"),
-                List.of(),
-                List.of(
-                        clear("bark", Organ.BARK, Zone.TRUNK),
-                        Sheets.character("length")
-                                .numbers(Measure.LENGTH)
-                                .range("a", 0, 5, 15, 20)
-                                .range("b", 0, 5, 15, 20)
-                                .build()),
-                List.of(function),
-                List.of(),
-                List.of("made up"));
-    }
-
-    private static List<String> codes(List<Need> needs) {
-        return needs.stream().map(Need::code).toList();
-    }
-
-    private static List<String> codesOf(List<Reason> reasons) {
-        return reasons.stream().map(Reason::code).toList();
-    }
-
-    private static List<String> ids(List<WeighedReading> readings) {
-        return readings.stream().map(reading -> reading.character().id()).toList();
     }
 }

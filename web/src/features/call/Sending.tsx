@@ -1,0 +1,22 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { useEffect } from 'react'
+import { useObserver } from '../../api/observer'
+import { outbox, type Unsent } from './outbox'
+import { benchQuery, sendReading } from './queries'
+
+/** Sends the outbox whatever page is open, and puts what the server answers where the Bench finds it. */
+export function Sending() {
+  const observer = useObserver().callSign
+  const queries = useQueryClient()
+  useEffect(
+    () =>
+      outbox.start(observer, async (unsent: Unsent) => {
+        const answer = await sendReading(unsent)
+        const bench = benchQuery(unsent.surveyId, unsent.treeId)
+        await queries.cancelQueries(bench)
+        queries.setQueryData(bench.queryKey, answer)
+      }),
+    [observer, queries],
+  )
+  return null
+}
