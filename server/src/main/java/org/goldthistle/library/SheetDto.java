@@ -107,7 +107,7 @@ record SheetDto(
                     character.effort().hazards().stream()
                             .map(topic -> new HazardDto(topic.code(), caution(sheet, topic)))
                             .toList(),
-                    List.copyOf(character.trust().months()),
+                    character.trust().months().stream().sorted().toList(),
                     !character.trust().materials().isEmpty(),
                     !character.trust().positions().isEmpty(),
                     character.guidance().howTo(),

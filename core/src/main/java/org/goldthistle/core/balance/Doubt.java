@@ -20,7 +20,7 @@ final class Doubt {
     /** Adds ln p″ to a running sum instead of making a new array. */
     static void addLogs(double[] sum, double[] probability, double noneOfThese, Certainty certainty) {
         double own = certainty.trust();
-        double shared = (1 - own) * meanOf(probability);
+        double shared = certainty == Certainty.SURE ? 0 : (1 - own) * meanOf(probability);
         for (int k = 0; k < probability.length; k++) {
             sum[k] += Math.log(own * probability[k] + shared);
         }

@@ -9,19 +9,20 @@ import org.goldthistle.core.reading.Observed;
 import org.goldthistle.core.reading.StatesObserved;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.State;
 import org.goldthistle.core.sheet.StateProfile;
 import org.goldthistle.core.sheet.StateScale;
 
 /** Likelihood of a character that is read as one of m states, looked up in tables made once a sheet. */
 public final class StateLikelihood implements Likelihood {
-    private final StateScale scale;
+    private final String[] states;
     private final double[][] probability; // p', by taxon and state
     private final double[][][] logs; // ln p'', by certainty, state, and taxon with none-of-these last
 
     private final Outcomes outcomes;
 
     private StateLikelihood(StateScale scale, double[][] probability) {
-        this.scale = scale;
+        this.states = scale.states().stream().map(State::id).toArray(String[]::new);
         this.probability = probability;
         this.outcomes = Outcomes.ofStates(scale, probability);
         this.logs = new double[Certainty.values().length][][];
@@ -71,7 +72,7 @@ public final class StateLikelihood implements Likelihood {
     }
 
     private double[][] logs(Certainty certainty) {
-        double[][] byState = new double[scale.states().size()][];
+        double[][] byState = new double[states.length][];
         double evenly = 1.0 / byState.length;
         double[] column = new double[probability.length];
         for (int s = 0; s < byState.length; s++) {
@@ -81,6 +82,15 @@ public final class StateLikelihood implements Likelihood {
             byState[s] = Doubt.logs(column, evenly, certainty);
         }
         return byState;
+    }
+
+    /** The place of a state, which the evidence has been checked to have. */
+    private int indexOf(String state) {
+        int s = 0;
+        while (!states[s].equals(state)) {
+            s++;
+        }
+        return s;
     }
 
     @Override
@@ -98,24 +108,24 @@ public final class StateLikelihood implements Likelihood {
             mean += each * information;
             meanSquare += each * information * information;
         }
-        int seen = scale.indexOf(((StatesObserved) observed).states().get(0));
+        int seen = indexOf(((StatesObserved) observed).states().get(0));
         return new Surprise(-Math.log(p[seen]), mean, meanSquare - mean * mean);
     }
 
     /** Blur and lapse are linear, so what is mixed before them may as well be mixed after. */
     @Override
     public double[] meanLogOfCross(Observed observed, Certainty certainty, int first, int second, double[] shares) {
-        var states = ((StatesObserved) observed).states();
+        var seen = ((StatesObserved) observed).states();
         double[] mean = new double[shares.length];
-        for (String state : states) {
-            int s = scale.indexOf(state);
+        for (String state : seen) {
+            int s = indexOf(state);
             double amongTaxa = 0;
             for (double[] taxon : probability) {
                 amongTaxa += taxon[s] / probability.length;
             }
             for (int i = 0; i < shares.length; i++) {
                 double cross = (1 - shares[i]) * probability[first][s] + shares[i] * probability[second][s];
-                mean[i] += Doubt.log(cross, amongTaxa, certainty) / states.size();
+                mean[i] += Doubt.log(cross, amongTaxa, certainty) / seen.size();
             }
         }
         return mean;
@@ -124,16 +134,16 @@ public final class StateLikelihood implements Likelihood {
     @Override
     public double[] meanLog(Observed observed, Certainty certainty) {
         double[][] byState = logs[certainty.ordinal()];
-        var states = ((StatesObserved) observed).states();
+        var seen = ((StatesObserved) observed).states();
         double[] mean = new double[probability.length + 1];
-        for (String state : states) {
-            double[] log = byState[scale.indexOf(state)];
+        for (int n = 0; n < seen.size(); n++) {
+            double[] log = byState[indexOf(seen.get(n))];
             for (int k = 0; k < mean.length; k++) {
                 mean[k] += log[k];
             }
         }
         for (int k = 0; k < mean.length; k++) {
-            mean[k] /= states.size();
+            mean[k] /= seen.size();
         }
         return mean;
     }

@@ -3,7 +3,6 @@ package org.goldthistle.core.sheet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.Refusals;
 
@@ -29,7 +28,7 @@ public record Trust(
     /** @throws org.goldthistle.core.RefusedException if a figure lies outside its range */
     public Trust {
         schools = Map.copyOf(schools);
-        months = java.util.Collections.unmodifiableSet(new TreeSet<>(months));
+        months = Set.copyOf(months);
         stages = Map.copyOf(stages);
         materials = Map.copyOf(materials);
         positions = Map.copyOf(positions);
