@@ -30,7 +30,7 @@ measure_batch_memory() {
   for count in 10000 100000; do
     node "$ROOT/bench/many-specimens.mjs" "$groups/birches.specimens.json" $count |
       java -XX:+UseSerialGC -Xmx256m -jar "$ROOT/batch/target/goldthistle-batch.jar" \
-        evaluate "$groups/birches.json" - >"$1/evaluated" &
+        evaluate "$groups/birches.json" - >/dev/null &
     wait_for_peak $! "$count" >>"$1/memory.md"
   done
 }

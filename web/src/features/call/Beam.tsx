@@ -27,7 +27,7 @@ export function Beam({ bench, sheet }: Props) {
         <div className="min-w-0 flex-1">
           <Candidates bench={bench} sheet={sheet} view={view} />
         </div>
-        <Thistle figures={bench.thistle} signed={signed} className="-mt-2 -mr-2 size-28 shrink-0" />
+        <Thistle figures={bench.thistle} signed={signed} className="-mt-2 -mr-2 size-24 shrink-0" />
       </div>
       <BeamPicture bench={bench} sheet={sheet} />
       <dl className="grid grid-cols-[5.5rem_1fr] gap-x-2 gap-y-1 border-t border-line pt-3">
@@ -96,10 +96,8 @@ function Candidates({ bench, sheet, view }: Props & { readonly view: View }) {
             <Mark candidate={i} standing={standing} />
             <span className={standing === 'lead' ? 'font-bold' : ''}>
               {taxon?.commonName}
-              <span className="block font-normal text-sm text-quiet">
-                <span className="scientific">{taxon?.scientificName}</span>
-                {standing !== 'other' && ` · ${standing}`}
-              </span>
+              {standing !== 'other' && <span className="font-normal text-sm text-quiet"> {standing}</span>}
+              <span className="scientific block font-normal text-sm text-quiet">{taxon?.scientificName}</span>
             </span>
             <span className="figure text-right">{percent(share.posterior)}</span>
           </li>

@@ -5,7 +5,8 @@ import { checkName, decidingBalance, taxonName } from './judgementWords'
 
 type Weight = { readonly name: string; readonly points: number; readonly surroundings: boolean }
 
-const LETTER = 6.6 // units of width, for cutting a label to its block
+const LETTER = 6.3 // units of width, for cutting a label to its room
+const INSET = 4 // between a block and its label
 
 /** The readings as blocks on a balance: the lead's pan at the left, the rival's at the right. */
 export function BeamPicture({ bench, sheet }: { readonly bench: Bench; readonly sheet: Sheet }) {
@@ -53,8 +54,8 @@ function Pile({ weights, side }: { readonly weights: readonly Weight[]; readonly
   return weights.map((weight, i) => {
     const block = blocks[i]
     if (!block) return null
-    const label = shortened(weight)
-    const fits = label.length * LETTER + 8 <= block.width
+    const label = shortened(weight, HALF_BEAM - block.width - INSET)
+    const fits = label.length * LETTER + 2 * INSET <= block.width
     const left = side < 0
     return (
       <g key={weight.name}>
@@ -80,14 +81,15 @@ function Pile({ weights, side }: { readonly weights: readonly Weight[]; readonly
 
 /** A small block bears its label at its inner side. */
 function labelAt(block: Block, left: boolean, fits: boolean): number {
-  const inset = 4
-  if (left) return fits ? block.x + inset : block.x + block.width + inset
-  return fits ? block.x + block.width - inset : block.x - inset
+  if (left) return fits ? block.x + INSET : block.x + block.width + INSET
+  return fits ? block.x + block.width - INSET : block.x - INSET
 }
 
-function shortened({ name, points: worth }: Weight): string {
-  const most = 15
+/** A label that stays on its own side of the beam. */
+function shortened({ name, points: worth }: Weight, room: number): string {
+  const figure = points(worth)
+  const most = Math.max(4, Math.floor(room / LETTER) - figure.length - 2)
   const first = name.split(',')[0] ?? name
   const short = first.length > most ? `${first.slice(0, most).trimEnd()}…` : first
-  return `${short} ${points(worth)}`
+  return `${short} ${figure}`
 }

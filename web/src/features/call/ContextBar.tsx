@@ -25,7 +25,7 @@ const HABITATS = [
   'shade',
   'urban',
 ] as const
-const CHIP = 'rounded-plain border border-line bg-card px-3 py-1'
+const CHIP = 'rounded-plain border border-line bg-card px-2 py-1'
 
 const options = (words: readonly string[]) => words.map((word) => ({ value: word, text: word }))
 
@@ -44,11 +44,11 @@ export function ContextBar({ bench, sheet }: { readonly bench: Bench; readonly s
         <li className={CHIP}>{stage}</li>
         <li className={CHIP}>{origin === 'unknown' ? 'origin unknown' : origin}</li>
         <li className={CHIP}>
-          for a {bench.judgement.tier} · sign at {Math.round(bench.judgement.threshold * 100)} %
+          {bench.judgement.tier} · sign at {Math.round(bench.judgement.threshold * 100)} %
         </li>
         <li className={CHIP}>{habitat.length > 0 ? habitat.join(' · ') : 'no habitat noted'}</li>
       </ul>
-      <Button look="quiet" onClick={() => setOpen(true)}>
+      <Button look="quiet" className="-ml-2 px-2!" onClick={() => setOpen(true)}>
         Change
       </Button>
       <Sheet title="How this tree stands" open={open} onOpenChange={setOpen}>

@@ -30,13 +30,25 @@ export function SignPanel({ bench, sheet, waiting }: Props) {
         {waiting > 0 ? 'Sign when all is sent' : `Sign ${lead}${short}`}
       </Button>
       <div className="grid grid-cols-3 gap-2">
-        <Button className="px-1 text-sm" disabled={waiting > 0} onClick={() => setOutcome('come-back')}>
+        <Button
+          className="whitespace-nowrap px-1! text-sm"
+          disabled={waiting > 0}
+          onClick={() => setOutcome('come-back')}
+        >
           Come back
         </Button>
-        <Button className="px-1 text-sm" disabled={waiting > 0} onClick={() => setOutcome('laboratory')}>
+        <Button
+          className="whitespace-nowrap px-1! text-sm"
+          disabled={waiting > 0}
+          onClick={() => setOutcome('laboratory')}
+        >
           Sample
         </Button>
-        <Button className="px-1 text-sm" disabled={waiting > 0} onClick={() => setOutcome('group')}>
+        <Button
+          className="whitespace-nowrap px-1! text-sm"
+          disabled={waiting > 0}
+          onClick={() => setOutcome('group')}
+        >
           Group only
         </Button>
       </div>

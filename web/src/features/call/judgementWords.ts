@@ -21,6 +21,7 @@ export function timesIn(chance: number): string {
   if (chance >= 0.95) return 'almost surely'
   if (chance < 0.03) return 'hardly ever'
   const tens = Math.round(chance * 10)
+  if (tens === 5) return 'every second time'
   if (tens % 2 === 0) return `${tens / 2} times in 5`
   return `${tens} times in 10`
 }

@@ -112,7 +112,7 @@ final class BenchOnScreen {
                         AriaRole.RADIO,
                         new Locator.GetByRoleOptions().setName(tier).setExact(true))
                 .click();
-        page.getByText("for a " + tier).waitFor();
+        page.getByText(tier + " · sign at").waitFor();
         button("Use these").click();
         return this;
     }
