@@ -73,7 +73,7 @@ pg_forget_dead_server() {
   local pidfile pid
   pidfile=$(pg_data "$1")/postmaster.pid
   pid=$(head -1 "$pidfile" 2>/dev/null) || return 0
-  if [[ -z $pid ]] || ! tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qF "$(pg_data "$1")"; then
+  if [[ -z $pid ]] || ! grep -qaF "$(pg_data "$1")" "/proc/$pid/cmdline" 2>/dev/null; then
     rm -f "$pidfile"
   fi
 }

@@ -144,7 +144,7 @@ serve_launch() {
 serve_is_ours() {
   local pid
   pid=$(cat "$STATE/$1.pid" 2>/dev/null) || return 1
-  tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qF "$JAR"
+  grep -qaF "$JAR" "/proc/$pid/cmdline" 2>/dev/null
 }
 
 serve_is_healthy() {
