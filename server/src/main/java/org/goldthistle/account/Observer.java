@@ -39,10 +39,6 @@ class Observer {
         return passphraseHash;
     }
 
-    Instant createdAt() {
-        return createdAt;
-    }
-
     SignedInObserver signedIn() {
         return new SignedInObserver(
                 id, callSign, Coded.find(Role.values(), role).orElseThrow());

@@ -54,8 +54,4 @@ class SheetVersion {
     String body() {
         return body;
     }
-
-    Instant createdAt() {
-        return createdAt;
-    }
 }

@@ -41,8 +41,7 @@ final class PlannedCheck {
 
     /** Whether some outcome would weigh enough. */
     boolean isWorthOffering() {
-        boolean presentPossible = outcomes.count() > 1 || !outcomes.isAbsent(0);
-        return presentPossible && weightIfPresent > LEAST_WEIGHT || weightIfAbsent > LEAST_WEIGHT;
+        return weightIfPresent > LEAST_WEIGHT; // a weak absence weighs less than that, never more
     }
 
     /** e of section 10, {@code w·n_eff·φ}, before the cluster's share. */
