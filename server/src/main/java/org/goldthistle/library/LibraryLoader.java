@@ -38,17 +38,38 @@ class LibraryLoader implements ApplicationRunner {
     }
 
     @Override
-    public void run(ApplicationArguments arguments) throws IOException {
+    public void run(ApplicationArguments arguments) {
         Map<String, String> files = new LinkedHashMap<>();
         for (String group : BuiltInLibrary.GROUPS) {
             files.put(group + ".json", BuiltInLibrary.sheetText(group));
         }
+        List<String> refused = new ArrayList<>();
         if (!folder.isBlank()) {
-            for (Path file : ownSheets(Path.of(folder))) {
-                files.put(file.toString(), Files.readString(file));
-            }
+            refused.addAll(readFolder(Path.of(folder), files));
         }
-        load(files).forEach(refusal -> LOG.error("sheet refused: {}", refusal));
+        refused.addAll(load(files));
+        refused.forEach(refusal -> LOG.error("sheet refused: {}", refusal));
+    }
+
+    /**
+     * Adds the texts of a folder's sheets by file.
+     *
+     * @return a line for each file, or the folder, that cannot be read
+     */
+    static List<String> readFolder(Path folder, Map<String, String> textsByFile) {
+        List<String> unreadable = new ArrayList<>();
+        try {
+            for (Path file : ownSheets(folder)) {
+                try {
+                    textsByFile.put(file.toString(), Files.readString(file));
+                } catch (IOException broken) {
+                    unreadable.add(file + ": found " + broken + ", expected a readable file in UTF-8");
+                }
+            }
+        } catch (IOException missing) {
+            unreadable.add(folder + ": found " + missing + ", expected a folder of sheets");
+        }
+        return unreadable;
     }
 
     /** @return a line a refusal, starting with the file */

@@ -2,12 +2,16 @@ package org.goldthistle.library;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.goldthistle.ServerTest;
 import org.goldthistle.formats.BuiltInLibrary;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.springframework.beans.factory.annotation.Autowired;
 
 class LibraryLoaderTest extends ServerTest {
@@ -41,5 +45,21 @@ class LibraryLoaderTest extends ServerTest {
                         .query(Integer.class)
                         .single())
                 .isEqualTo(1);
+    }
+
+    @Test
+    void a_file_that_cannot_be_read_is_told_and_the_others_are_read(@TempDir Path folder) throws IOException {
+        Files.write(folder.resolve("a-latin.json"), new byte[] {'"', (byte) 0xE9, '"'}); // no UTF-8
+        Files.writeString(folder.resolve("b-sound.json"), "{}");
+        Map<String, String> files = new LinkedHashMap<>();
+
+        List<String> unreadable = LibraryLoader.readFolder(folder, files);
+
+        assertThat(files).containsOnlyKeys(folder.resolve("b-sound.json").toString());
+        assertThat(unreadable).singleElement().asString().contains("a-latin.json", "UTF-8");
+        assertThat(LibraryLoader.readFolder(folder.resolve("missing"), files))
+                .singleElement()
+                .asString()
+                .contains("expected a folder of sheets");
     }
 }

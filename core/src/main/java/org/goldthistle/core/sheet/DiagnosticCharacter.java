@@ -36,6 +36,8 @@ public record DiagnosticCharacter(
         Absence absence,
         Guidance guidance) {
 
+    private static final double MOST_COUNTED = 10_000; // nobody counts further, and every count is tabulated
+
     /** @throws org.goldthistle.core.RefusedException if a profile does not fit the scale */
     public DiagnosticCharacter {
         profiles = Collections.unmodifiableMap(new LinkedHashMap<>(profiles));
@@ -61,11 +63,13 @@ public record DiagnosticCharacter(
             }
         } else if (scale instanceof NumberScale number && profile instanceof RangeProfile limits) {
             refusals.require(
-                    !number.isCount() || limits.range().holdsWholeNumber(),
+                    !number.isCount()
+                            || limits.range().holdsWholeNumber()
+                                    && limits.range().rarelyHigh() <= MOST_COUNTED,
                     key,
                     "limits " + limits.range().rarelyLow() + " to "
                             + limits.range().rarelyHigh(),
-                    "limits of a count that span a whole number");
+                    "limits of a count that span a whole number, up to 10000");
         } else {
             boolean wantsStates = scale instanceof StateScale;
             refusals.require(

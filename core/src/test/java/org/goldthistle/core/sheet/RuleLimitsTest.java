@@ -144,6 +144,10 @@ class RuleLimitsTest {
                         .in("a", 0.5, 0.5)
                         .states("x", "y")
                         .build()),
+                Arguments.of("profiles.a", (Runnable) () -> Sheets.character("c")
+                        .numbers(Measure.COUNT)
+                        .range("a", 0, 0, 1, 10_001)
+                        .build()),
                 Arguments.of("wrongYes", (Runnable) () -> new Costs(0, 1)),
                 Arguments.of("wrongNo", (Runnable) () -> new Costs(1, 0)),
                 Arguments.of("wrongNo", (Runnable) () -> new Costs(1, Double.POSITIVE_INFINITY)));
