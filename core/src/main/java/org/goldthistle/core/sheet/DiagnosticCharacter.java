@@ -65,6 +65,7 @@ public record DiagnosticCharacter(
             refusals.require(
                     !number.isCount()
                             || limits.range().holdsWholeNumber()
+                                    && limits.range().rarelyLow() >= -MOST_COUNTED
                                     && limits.range().rarelyHigh() <= MOST_COUNTED,
                     key,
                     "limits " + limits.range().rarelyLow() + " to "
