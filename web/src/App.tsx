@@ -1,11 +1,21 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { lazy, type ReactNode, Suspense } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { Away, Problem } from './api/problem'
 import { SignedIn } from './features/account/SignedIn'
 import { SignInPage } from './features/account/SignInPage'
-import { BenchPage } from './features/call/BenchPage'
 import { Sending } from './features/call/Sending'
 import { TodayPage } from './features/call/TodayPage'
+import { GroupsPage } from './features/group/GroupsPage'
+
+// the Bench and its drawings are the largest part, and are fetched when a tree is opened
+const BenchPage = lazy(() => import('./features/call/BenchPage').then((it) => ({ default: it.BenchPage })))
+const TreeSideBySide = lazy(() =>
+  import('./features/group/SideBySidePages').then((it) => ({ default: it.TreeSideBySide })),
+)
+const GroupSideBySide = lazy(() =>
+  import('./features/group/SideBySidePages').then((it) => ({ default: it.GroupSideBySide })),
+)
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -33,11 +43,32 @@ export function App() {
             }
           >
             <Route path="/today" element={<TodayPage />} />
-            <Route path="/surveys/:surveyId/trees/:treeId" element={<BenchPage />} />
+            <Route path="/groups" element={<GroupsPage />} />
+            <Route path="/groups/:groupId" element={<Fetched page={<GroupSideBySide />} />} />
+            <Route path="/surveys/:surveyId/trees/:treeId" element={<Fetched page={<BenchPage />} />} />
+            <Route
+              path="/surveys/:surveyId/trees/:treeId/side-by-side"
+              element={<Fetched page={<TreeSideBySide />} />}
+            />
           </Route>
           <Route path="*" element={<Navigate to="/today" replace />} />
         </Routes>
       </BrowserRouter>
     </QueryClientProvider>
+  )
+}
+
+/** A page whose code is fetched when it is first opened. */
+function Fetched({ page }: { readonly page: ReactNode }) {
+  return (
+    <Suspense
+      fallback={
+        <p role="status" className="p-4">
+          One moment …
+        </p>
+      }
+    >
+      {page}
+    </Suspense>
   )
 }

@@ -1,6 +1,7 @@
-import { useCallback, useState } from 'react'
+import { useCallback, useSyncExternalStore } from 'react'
 
 const PREFIX = 'goldthistle.'
+const listeners = new Set<() => void>()
 
 /** Reads what was kept in this browser under a key; the stand-in if there is nothing or it cannot be read. */
 export function readKept<T>(key: string, standIn: T): T {
@@ -17,17 +18,28 @@ export function readKept<T>(key: string, standIn: T): T {
 export function keep(key: string, value: unknown): void {
   if (value === undefined) localStorage.removeItem(PREFIX + key)
   else localStorage.setItem(PREFIX + key, JSON.stringify(value))
+  for (const listener of listeners) listener()
 }
 
-/** Text that survives a reload until it is cleared: nothing typed is lost. */
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener)
+  window.addEventListener('storage', listener) // another page of this browser
+  return () => {
+    listeners.delete(listener)
+    window.removeEventListener('storage', listener)
+  }
+}
+
+/** Text that survives a reload until it is cleared, shared by all who use the key: nothing typed is lost. */
 export function useKeptText(key: string): readonly [string, (text: string) => void] {
-  const [text, setText] = useState(() => readKept(key, ''))
-  const change = useCallback(
-    (next: string) => {
-      setText(next)
-      keep(key, next === '' ? undefined : next)
-    },
-    [key],
-  )
+  const text = useSyncExternalStore(subscribe, () => readKept(key, ''))
+  const change = useCallback((next: string) => keep(key, next === '' ? undefined : next), [key])
   return [text, change]
+}
+
+/** A yes or no that this browser remembers. */
+export function useKeptFlag(key: string): readonly [boolean, (on: boolean) => void] {
+  const on = useSyncExternalStore(subscribe, () => readKept(key, false))
+  const change = useCallback((next: boolean) => keep(key, next ? true : undefined), [key])
+  return [on, change]
 }

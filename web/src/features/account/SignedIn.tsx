@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { type ReactNode, useEffect } from 'react'
+import { type ReactNode, useEffect, useState } from 'react'
 import { Navigate, NavLink, Outlet, useLocation, useMatch, useNavigate } from 'react-router'
 import { api, SIGNED_OUT } from '../../api/client'
 import { ObserverContext } from '../../api/observer'
@@ -7,7 +7,11 @@ import { failure, wordsOf } from '../../api/problem'
 import { Button } from '../../ui/Button'
 import { Logo } from '../../ui/Logo'
 import { Notice } from '../../ui/Notice'
+import { Palette } from '../../ui/Palette'
+import { useKeys } from '../../ui/useKeys'
+import { usePlaces } from './places'
 import { sessionQuery } from './queries'
+import { YouSheet } from './YouSheet'
 
 const TAB =
   'flex min-h-12 items-center border-b-[3px] border-transparent px-3 aria-[current=page]:border-thistle aria-[current=page]:font-bold'
@@ -19,6 +23,8 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
   const location = useLocation()
   const onBench = useMatch('/surveys/:surveyId/trees/:treeId')
   const session = useQuery(sessionQuery)
+  const [going, setGoing] = useState(false)
+  const [you, setYou] = useState(false)
   useEffect(() => {
     const signedOut = () => queries.setQueryData(sessionQuery.queryKey, null) // leads to signing in, and back here
     window.addEventListener(SIGNED_OUT, signedOut)
@@ -35,6 +41,9 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
     },
   })
 
+  const places = usePlaces(going, () => signOut.mutate())
+  useKeys({ '/': () => setGoing(true) })
+
   if (session.isPending) {
     return (
       <main className="p-6">
@@ -47,11 +56,14 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
   return (
     <ObserverContext value={session.data}>
       <div className="flex min-h-dvh flex-col lg:h-dvh">
-        <header className="flex flex-wrap items-center gap-x-6 border-b border-line px-4">
+        <header className="flex print:hidden flex-wrap items-center gap-x-6 border-b border-line px-4">
           <Logo />
           <nav aria-label="Pages" className="flex">
             <NavLink to="/today" className={TAB}>
               Today
+            </NavLink>
+            <NavLink to="/groups" className={TAB}>
+              Groups
             </NavLink>
             {onBench && (
               <NavLink to={location.pathname} className={TAB}>
@@ -60,15 +72,24 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
             )}
           </nav>
           <div className="ml-auto flex items-center gap-1">
-            <span className="font-bold">{session.data.callSign}</span>
-            <Button look="quiet" onClick={() => signOut.mutate()}>
-              Sign out
+            <Button look="quiet" className="px-2! max-sm:hidden" onClick={() => setGoing(true)}>
+              <kbd className="figure mr-1">/</kbd> go to …
+            </Button>
+            <Button look="quiet" className="px-2! text-ink!" onClick={() => setYou(true)}>
+              {session.data.callSign}
             </Button>
           </div>
         </header>
         {signOut.isError && <Notice tone="wrong">{wordsOf(signOut.error)}</Notice>}
         {children}
         <Outlet />
+        <Palette open={going} onOpenChange={setGoing} places={places} />
+        <YouSheet
+          observer={session.data}
+          open={you}
+          onOpenChange={setYou}
+          onSignOut={() => signOut.mutate()}
+        />
       </div>
     </ObserverContext>
   )

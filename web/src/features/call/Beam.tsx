@@ -1,58 +1,65 @@
-import { useState } from 'react'
-import type { Bench, Sheet } from '../../api/types'
+import type { Bench, Judgement, Sheet } from '../../api/types'
+import { Button } from '../../ui/Button'
 import { OneOf } from '../../ui/OneOf'
 import { percent, points } from '../../ui/words'
+import { Ancestry } from './Ancestry'
 import { BeamPicture } from './BeamPicture'
 import { checkName, reasonWords, ruleSentences, taxonName } from './judgementWords'
 import { Mark, type Standing } from './Mark'
+import { Notch } from './Notch'
 import { Thistle } from './Thistle'
+import { type BeamView, schoolWords } from './useBeamView'
 
-const VIEWS = [
-  { value: 'withSurroundings', text: 'with the surroundings' },
-  { value: 'featuresAlone', text: 'the tree alone' },
+const GROUNDS = [
+  { value: 'with', text: 'with the surroundings' },
+  { value: 'alone', text: 'the tree alone' },
 ] as const
 
-type View = (typeof VIEWS)[number]['value']
-type Props = { readonly bench: Bench; readonly sheet: Sheet }
+type Props = { readonly bench: Bench; readonly sheet: Sheet; readonly beam: BeamView }
 
 /** What it amounts to: candidates, balance, rules, and every reason to contest the call. */
-export function Beam({ bench, sheet }: Props) {
+export function Beam({ bench, sheet, beam, onTakeUp }: Props & { readonly onTakeUp: (id: string) => void }) {
   const { judgement } = bench
-  const [chosen, setChosen] = useState<View>()
-  const view = chosen ?? (judgement.decidedOnFeaturesAlone ? 'featuresAlone' : 'withSurroundings')
   const signed = bench.determinations.some((one) => one.outcome === 'taxon' && !one.superseded)
   return (
     <>
       <div className="flex items-start gap-2">
         <div className="min-w-0 flex-1">
-          <Candidates bench={bench} sheet={sheet} view={view} />
+          <Candidates sheet={sheet} beam={beam} />
         </div>
         <Thistle figures={bench.thistle} signed={signed} className="-mt-2 -mr-2 size-24 shrink-0" />
       </div>
-      <BeamPicture bench={bench} sheet={sheet} />
-      <dl className="grid grid-cols-[5.5rem_1fr] gap-x-2 gap-y-1 border-t border-line pt-3">
+      <div className="flex gap-2">
+        <Button className="flex-1 px-1! text-sm" onClick={beam.nextRival}>
+          Other rival
+        </Button>
+        <Button
+          className="flex-1 px-1! text-sm"
+          aria-pressed={beam.school !== undefined}
+          onClick={beam.nextSchool}
+        >
+          Both schools
+        </Button>
+      </div>
+      {!beam.deciding && (
+        <p className="bg-thistle-wash px-2 py-1 text-sm">
+          Looked at by the weights of <strong>{schoolWords(beam.school)}</strong>,{' '}
+          {beam.alone ? 'the tree alone' : 'with the surroundings'}. The call is decided by the sheet’s,{' '}
+          {judgement.decidedOnFeaturesAlone ? 'on the tree alone' : 'with the surroundings'}.
+        </p>
+      )}
+      <Notch judgement={judgement} />
+      <BeamPicture sheet={sheet} beam={beam} />
+      <dl className="grid grid-cols-[5.5rem_1fr] gap-x-2 gap-y-1 border-t border-line pt-2">
         {ruleSentences(sheet, bench).map(([rule, sentence]) => (
           <Row key={rule} name={rule} text={sentence} />
         ))}
         <Row
           name="Schools"
-          text={
-            judgement.sameLeadInBothSchools ? 'same lead in both schools' : 'the schools name different taxa'
-          }
+          text={judgement.sameLeadInBothSchools ? 'holds in both' : 'the schools name different taxa'}
         />
         {judgement.indices.map((index) => (
-          <Row
-            key={index.name}
-            name="Function"
-            text={`${index.name}: ${index.value === undefined || index.value === null ? 'not all of it read yet' : `${index.value.toFixed(1)}, ${index.speaksFor ? `for ${taxonName(sheet, index.speaksFor)}` : 'undecided'}`} (${index.source})`}
-          />
-        ))}
-        {judgement.ancestries.map((ancestry) => (
-          <Row
-            key={ancestry.hybrid}
-            name="Ancestry"
-            text={`${percent(ancestry.mean)} ${taxonName(sheet, ancestry.second)}, likely ${percent(ancestry.low)} to ${percent(ancestry.high)}; mosaic ${ancestry.mosaic === undefined || ancestry.mosaic === null ? '–' : ancestry.mosaic.toFixed(2)}`}
-          />
+          <Row key={index.name} name="Function" text={indexWords(sheet, index)} />
         ))}
       </dl>
       {judgement.reasons.length > 0 && (
@@ -68,9 +75,28 @@ export function Beam({ bench, sheet }: Props) {
           </ul>
         </section>
       )}
-      <Points bench={bench} sheet={sheet} view={view} onView={setChosen} />
+      {judgement.ancestries.map((ancestry) => (
+        <Ancestry
+          key={ancestry.hybrid}
+          sheet={sheet}
+          ancestry={ancestry}
+          probabilities={
+            bench.ancestryCurves.find((one) => one.hybrid === ancestry.hybrid)?.probabilities ?? []
+          }
+        />
+      ))}
+      <Points sheet={sheet} beam={beam} onTakeUp={onTakeUp} />
     </>
   )
+}
+
+/** What a published function says, with its source. */
+function indexWords(sheet: Sheet, { name, source, value, speaksFor }: Judgement['indices'][number]): string {
+  const said =
+    value === undefined || value === null
+      ? 'not all of it read yet'
+      : `${value.toFixed(1)}, ${speaksFor ? `for ${taxonName(sheet, speaksFor)}` : 'undecided'}`
+  return `${name}: ${said} (${source})`
 }
 
 function Row({ name, text }: { readonly name: string; readonly text: string }) {
@@ -82,75 +108,100 @@ function Row({ name, text }: { readonly name: string; readonly text: string }) {
   )
 }
 
-function Candidates({ bench, sheet, view }: Props & { readonly view: View }) {
-  const balance = bench.figures[view]
+const SHARE_ROW = 'grid grid-cols-[1rem_1fr_3.5rem_4rem] items-center gap-x-2 leading-tight'
+
+function Candidates({ sheet, beam }: Omit<Props, 'bench'>) {
+  const { view, against } = beam
   const standingOf = (id: string): Standing =>
-    id === balance.lead ? 'lead' : id === balance.rival ? 'rival' : 'other'
+    id === view.lead ? 'lead' : id === against.rival ? 'rival' : 'other'
   return (
     <ul aria-label="Candidates" className="grid gap-1.5">
-      {balance.shares.map((share, i) => {
-        const taxon = sheet.taxa[i]
-        const standing = standingOf(share.taxon)
+      {sheet.taxa.map((taxon, i) => {
+        const standing = standingOf(taxon.id)
+        const share = view.shares[i] ?? 0
         return (
-          <li key={share.taxon} className="grid grid-cols-[1rem_1fr_auto] items-center gap-x-2 leading-tight">
+          <li key={taxon.id} className={SHARE_ROW}>
             <Mark candidate={i} standing={standing} />
             <span className={standing === 'lead' ? 'font-bold' : ''}>
-              {taxon?.commonName}
+              {taxon.commonName}
               {standing !== 'other' && <span className="font-normal text-sm text-quiet"> {standing}</span>}
-              <span className="scientific block font-normal text-sm text-quiet">{taxon?.scientificName}</span>
+              <span className="scientific block font-normal text-sm text-quiet">{taxon.scientificName}</span>
             </span>
-            <span className="figure text-right">{percent(share.posterior)}</span>
+            <ShareBar share={share} standing={standing} />
+            <span className="figure text-right">{percent(share)}</span>
           </li>
         )
       })}
-      <li className="grid grid-cols-[1rem_1fr_auto] items-center gap-x-2">
+      <li className={SHARE_ROW}>
         <svg viewBox="-1.3 -1.3 2.6 2.6" className="size-4 fill-none stroke-quiet" aria-hidden="true">
           <circle r="1" strokeWidth="0.3" strokeDasharray="0.6 0.45" />
         </svg>
         None of these
-        <span className="figure text-right">{percent(balance.noneOfThese)}</span>
+        <ShareBar share={view.noneOfThese} standing="other" />
+        <span className="figure text-right">{percent(view.noneOfThese)}</span>
       </li>
     </ul>
   )
 }
 
+const BAR = { lead: 'bg-gold', rival: 'bg-slate', other: 'bg-edge' } as const
+
+function ShareBar({ share, standing }: { readonly share: number; readonly standing: Standing }) {
+  return (
+    <span aria-hidden className="h-2.5 border border-edge bg-card">
+      <span className={`block h-full ${BAR[standing]}`} style={{ width: `${share * 100}%` }} />
+    </span>
+  )
+}
+
+type PointsProps = Omit<Props, 'bench'> & { readonly onTakeUp: (id: string) => void }
+
 /** Each figure one step from its reason: the points of every reading for the lead against the rival. */
-function Points({
-  bench,
-  sheet,
-  view,
-  onView,
-}: Props & { readonly view: View; readonly onView: (view: View) => void }) {
-  const balance = bench.figures[view]
+function Points({ sheet, beam, onTakeUp }: PointsProps) {
+  const { view, against } = beam
   return (
     <section aria-label="Points" className="border-t border-line pt-3">
-      <OneOf label="Weigh" options={VIEWS} value={view} onChange={onView} />
+      <OneOf
+        label="Weigh"
+        options={GROUNDS}
+        value={beam.alone ? 'alone' : 'with'}
+        onChange={(ground) => beam.setAlone(ground === 'alone')}
+      />
       <h2 className="mt-3 text-base">
-        For {taxonName(sheet, balance.lead)}, against {taxonName(sheet, balance.rival)}
+        For {taxonName(sheet, view.lead)}, against {taxonName(sheet, against.rival)}
       </h2>
-      <p className="mb-2 text-sm text-quiet">In points: ten are ten to one, twenty a hundred to one.</p>
-      <ul className="grid gap-1">
-        {view === 'withSurroundings' && (
-          <PointsRow name="the surroundings" value={balance.surroundingsPoints} />
+      <p className="mb-1 text-sm text-quiet">In points: ten are ten to one, twenty a hundred to one.</p>
+      <ul>
+        {!beam.alone && (
+          <li className="flex min-h-9 items-center justify-between gap-2 px-1 leading-tight">
+            the surroundings
+            <PointsFigure value={against.surroundingsPoints} />
+          </li>
         )}
-        {balance.points.map((one) => (
-          <PointsRow key={one.character} name={checkName(sheet, one.character)} value={one.points} />
+        {view.characters.map((id, j) => (
+          <li key={id}>
+            <button
+              type="button"
+              className="flex min-h-9 w-full items-center justify-between gap-2 rounded-plain px-1 text-left leading-tight hover:bg-thistle-wash"
+              onClick={() => onTakeUp(id)}
+            >
+              {checkName(sheet, id)}
+              <PointsFigure value={against.points[j] ?? 0} />
+            </button>
+          </li>
         ))}
       </ul>
-      <p className="mt-1 flex justify-between border-t border-ink pt-1 font-bold">
-        together <span className="figure">{points(balance.totalPoints)}</span>
+      <p className="mt-1 flex justify-between border-t border-ink px-1 pt-1 font-bold">
+        together <span className="figure">{points(against.totalPoints)}</span>
       </p>
     </section>
   )
 }
 
-function PointsRow({ name, value }: { readonly name: string; readonly value: number }) {
+function PointsFigure({ value }: { readonly value: number }) {
   return (
-    <li className="flex justify-between gap-2 leading-tight">
-      {name}
-      <span className={`figure font-bold ${value < 0 ? 'text-rust-ink' : 'text-gold-ink'}`}>
-        {points(value)}
-      </span>
-    </li>
+    <span className={`figure font-bold ${value < 0 ? 'text-rust-ink' : 'text-gold-ink'}`}>
+      {points(value)}
+    </span>
   )
 }

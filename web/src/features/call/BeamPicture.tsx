@@ -1,7 +1,8 @@
-import type { Bench, Sheet } from '../../api/types'
+import type { Sheet } from '../../api/types'
 import { type Block, HALF_BEAM, pile, tilt } from '../../draw/beam'
 import { points } from '../../ui/words'
-import { checkName, decidingBalance, taxonName } from './judgementWords'
+import { checkName, taxonName } from './judgementWords'
+import type { BeamView } from './useBeamView'
 
 type Weight = { readonly name: string; readonly points: number; readonly surroundings: boolean }
 
@@ -9,21 +10,21 @@ const LETTER = 6.3 // units of width, for cutting a label to its room
 const INSET = 4 // between a block and its label
 
 /** The readings as blocks on a balance: the lead's pan at the left, the rival's at the right. */
-export function BeamPicture({ bench, sheet }: { readonly bench: Bench; readonly sheet: Sheet }) {
-  const balance = decidingBalance(bench)
-  const weights: Weight[] = balance.points.map((one) => ({
-    name: checkName(sheet, one.character),
-    points: one.points,
+export function BeamPicture({ sheet, beam }: { readonly sheet: Sheet; readonly beam: BeamView }) {
+  const { view, against } = beam
+  const weights: Weight[] = view.characters.map((id, j) => ({
+    name: checkName(sheet, id),
+    points: against.points[j] ?? 0,
     surroundings: false,
   }))
-  if (!bench.judgement.decidedOnFeaturesAlone) {
-    weights.unshift({ name: 'surroundings', points: balance.surroundingsPoints, surroundings: true })
+  if (!view.featuresAlone) {
+    weights.unshift({ name: 'surroundings', points: against.surroundingsPoints, surroundings: true })
   }
   const left = weights.filter((one) => one.points > 0)
   const right = weights.filter((one) => one.points < 0)
-  const height = 24 + 18.5 * Math.max(3, left.length, right.length)
-  const [lead, rival] = [taxonName(sheet, balance.lead), taxonName(sheet, balance.rival)]
-  const words = `The beam leans to ${balance.totalPoints >= 0 ? lead : rival}: ${points(balance.totalPoints)} points together. ${weights
+  const height = 24 + 18.5 * Math.max(2, left.length, right.length)
+  const [lead, rival] = [taxonName(sheet, view.lead), taxonName(sheet, against.rival)]
+  const words = `The beam leans to ${against.totalPoints >= 0 ? lead : rival}: ${points(against.totalPoints)} points together. ${weights
     .map((one) => `${one.name} ${points(one.points)}`)
     .join(', ')}.`
 
@@ -35,7 +36,7 @@ export function BeamPicture({ bench, sheet }: { readonly bench: Bench; readonly 
       </figcaption>
       <svg viewBox={`-162 ${-height} 324 ${height + 34}`} className="w-full" role="img" aria-label={words}>
         <path d="M0,2L-15,32H15Z" className="fill-card stroke-ink" strokeWidth="2" />
-        <g transform={`rotate(${tilt(balance.totalPoints)})`}>
+        <g transform={`rotate(${tilt(against.totalPoints)})`}>
           <rect x={-HALF_BEAM - 8} y={-4} width={2 * HALF_BEAM + 16} height="6" rx="1" className="fill-ink" />
           <Pile weights={left} side={-1} />
           <Pile weights={right} side={1} />
@@ -54,8 +55,8 @@ function Pile({ weights, side }: { readonly weights: readonly Weight[]; readonly
   return weights.map((weight, i) => {
     const block = blocks[i]
     if (!block) return null
-    const label = shortened(weight, HALF_BEAM - block.width - INSET)
-    const fits = label.length * LETTER + 2 * INSET <= block.width
+    const inside = block.width > HALF_BEAM / 2
+    const label = shortened(weight, inside ? block.width - 2 * INSET : HALF_BEAM - block.width - INSET)
     const left = side < 0
     return (
       <g key={weight.name}>
@@ -67,7 +68,7 @@ function Pile({ weights, side }: { readonly weights: readonly Weight[]; readonly
           strokeDasharray={weight.surroundings ? '4 2.5' : undefined}
         />
         <text
-          x={labelAt(block, left, fits)}
+          x={labelAt(block, left, inside)}
           y={block.y + 12.8}
           textAnchor={left ? 'start' : 'end'}
           className="fill-ink text-[12px]"
@@ -80,16 +81,16 @@ function Pile({ weights, side }: { readonly weights: readonly Weight[]; readonly
 }
 
 /** A small block bears its label at its inner side. */
-function labelAt(block: Block, left: boolean, fits: boolean): number {
-  if (left) return fits ? block.x + INSET : block.x + block.width + INSET
-  return fits ? block.x + block.width - INSET : block.x - INSET
+function labelAt(block: Block, left: boolean, inside: boolean): number {
+  if (left) return inside ? block.x + INSET : block.x + block.width + INSET
+  return inside ? block.x + block.width - INSET : block.x - INSET
 }
 
-/** A label that stays on its own side of the beam. */
+/** A label that stays in its room. */
 function shortened({ name, points: worth }: Weight, room: number): string {
   const figure = points(worth)
-  const most = Math.max(4, Math.floor(room / LETTER) - figure.length - 2)
+  const most = Math.max(4, Math.floor(room / LETTER) - figure.length - 1)
   const first = name.split(',')[0] ?? name
-  const short = first.length > most ? `${first.slice(0, most).trimEnd()}…` : first
+  const short = first.length > most ? `${first.slice(0, most - 1).trimEnd()}…` : first
   return `${short} ${figure}`
 }

@@ -6,7 +6,7 @@ type Props = {
   readonly bench: Bench
   readonly sheet: Sheet
   readonly next: SuggestedCheck | undefined
-  readonly inHand: string
+  readonly inHand: string | undefined
   readonly onTakeUp: (character: string) => void
 }
 
@@ -15,7 +15,7 @@ export function BestNext({ bench, sheet, next, inHand, onTakeUp }: Props) {
   return (
     <div className="mb-4 flex min-h-12 flex-wrap items-center gap-x-3 gap-y-1 border-l-4 border-thistle bg-thistle-wash px-3 py-1">
       {!next && <span>Nothing more can be read on this tree today.</span>}
-      {next?.character === inHand && (
+      {next?.character === inHand && next && (
         <span>
           <strong>Best next.</strong> {whyNext(sheet, bench, next)}
         </span>

@@ -5,14 +5,15 @@ import { conditionsOf, needWords } from './judgementWords'
 type Props = {
   readonly sheet: Sheet
   readonly judgement: Judgement
+  readonly hasPhoto: boolean
   readonly voucher: string
   readonly reasons: Readonly<Record<string, string>>
 }
 
 /** The tier's conditions, ticked off one by one; what is being written here counts at once. */
-export function Conditions({ sheet, judgement, voucher, reasons }: Props) {
+export function Conditions({ sheet, judgement, hasPhoto, voucher, reasons }: Props) {
   const isMet = (code: string) => {
-    if (code === 'photo') return voucher.trim() !== ''
+    if (code === 'photo') return hasPhoto || voucher.trim() !== ''
     if (code.startsWith('reason:')) return (reasons[code.slice('reason:'.length)] ?? '').trim() !== ''
     return !judgement.stillNeeded.includes(code)
   }

@@ -1,14 +1,22 @@
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import type { Determination, Sheet as GroupSheet } from '../../api/types'
+import { wordsOf } from '../../api/problem'
+import type { Bench, Determination, Sheet as GroupSheet } from '../../api/types'
+import { Notice } from '../../ui/Notice'
 import { Sheet } from '../../ui/Sheet'
 import { counted, dayAndTime, monthName, percent, points } from '../../ui/words'
 import { wordsOfReading } from './entries'
 import { signedWords } from './outcomeWords'
+import { photoAddress, sheetQuery } from './queries'
 
-type Props = { readonly determinations: readonly Determination[]; readonly sheet: GroupSheet }
+type Props = {
+  readonly determinations: readonly Determination[]
+  readonly sheet: GroupSheet
+  readonly tree: Bench['tree']
+}
 
 /** What has been signed for this tree, the newest first; each opens into its reasons. */
-export function Determinations({ determinations, sheet }: Props) {
+export function Determinations({ determinations, sheet, tree }: Props) {
   const [openId, setOpenId] = useState<string>()
   const open = determinations.find((one) => one.id === openId)
   if (determinations.length === 0) return null
@@ -43,13 +51,34 @@ export function Determinations({ determinations, sheet }: Props) {
         open={open !== undefined}
         onOpenChange={(stays) => !stays && setOpenId(undefined)}
       >
-        {open && <Reasons signed={open} sheet={sheet} />}
+        {open && <SheetOfCall signed={open} sheet={sheet} tree={tree} />}
       </Sheet>
     </section>
   )
 }
 
-function Reasons({ signed, sheet }: { readonly signed: Determination; readonly sheet: GroupSheet }) {
+type CallProps = {
+  readonly signed: Determination
+  readonly sheet: GroupSheet
+  readonly tree: Bench['tree']
+}
+
+/** A call may have been signed on another version, or in another group, than the tree is read in now. */
+function SheetOfCall({ signed, sheet, tree }: CallProps) {
+  const own = useQuery({
+    ...sheetQuery(signed.sheetVersionId),
+    enabled: signed.sheetVersionId !== sheet.versionId,
+  })
+  if (signed.sheetVersionId === sheet.versionId) return <Reasons signed={signed} sheet={sheet} tree={tree} />
+  if (own.isError) return <Notice tone="wrong">{wordsOf(own.error)}</Notice>
+  return own.data ? (
+    <Reasons signed={signed} sheet={own.data} tree={tree} />
+  ) : (
+    <p role="status">Fetching the sheet it was signed on …</p>
+  )
+}
+
+function Reasons({ signed, sheet, tree }: CallProps) {
   const { month, stage, origin, habitat } = signed.circumstances
   const balance = signed.figures.withSurroundings
   const nameOf = (id: string) => sheet.taxa.find((one) => one.id === id)?.commonName ?? id
@@ -78,6 +107,21 @@ function Reasons({ signed, sheet }: { readonly signed: Determination; readonly s
         </p>
       ))}
       {signed.voucher && <p>Voucher: {signed.voucher}</p>}
+      {signed.photos.length > 0 && (
+        <ul aria-label="Photos" className="flex flex-wrap gap-2">
+          {signed.photos.map((photo, i) => (
+            <li key={photo.id}>
+              <a href={photoAddress(tree.surveyId, tree.id, photo.id)} target="_blank" rel="noreferrer">
+                <img
+                  src={photoAddress(tree.surveyId, tree.id, photo.id)}
+                  alt={`No. ${i + 1} of this call`}
+                  className="h-24 rounded-plain border border-ink"
+                />
+              </a>
+            </li>
+          ))}
+        </ul>
+      )}
       <table className="w-full text-left">
         <caption className="mb-1 text-left font-semibold">
           {counted(signed.readings.length, 'reading')}, for {nameOf(balance.lead)} against{' '}

@@ -1,23 +1,36 @@
 import { X } from 'lucide-react'
-import { type FormEvent, useState } from 'react'
+import { type FormEvent, useRef, useState } from 'react'
 import { useKeptText } from '../../api/kept'
-import type { Character } from '../../api/types'
+import type { Character, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
+import { useKeys } from '../../ui/useKeys'
 import { measured } from '../../ui/words'
+import { Ruler } from './Ruler'
+import { outermost } from './rulerScale'
 
 type Props = {
+  readonly sheet: Sheet
   readonly character: Character
   readonly values: readonly number[]
+  /** Whether the candidates' ranges are hidden. */
+  readonly covered: boolean
   readonly draftKey: string
   readonly onChange: (values: number[]) => void
 }
 
 /** Numbers, one per leaf, cone … What is typed stays typed until it is a number that can be kept. */
-export function NumberEntry({ character, values, draftKey, onChange }: Props) {
+export function NumberEntry({ sheet, character, values, covered, draftKey, onChange }: Props) {
   const [text, setText] = useKeptText(draftKey)
   const [wrong, setWrong] = useState<string>()
+  const [doubted, setDoubted] = useState<number>()
+  const field = useRef<HTMLInputElement>(null)
   const isCount = character.kind === 'count'
+  const start = (digit: string) => () => {
+    setText(digit)
+    field.current?.focus()
+  }
+  useKeys(Object.fromEntries(Array.from({ length: 9 }, (_, i) => [`${i + 1}`, start(`${i + 1}`)])))
   const submit = (event: FormEvent) => {
     event.preventDefault()
     const value = Number(text.replace(',', '.'))
@@ -28,21 +41,40 @@ export function NumberEntry({ character, values, draftKey, onChange }: Props) {
       )
       return
     }
+    const [least, most] = outermost(character)
+    if ((value < least || value > most) && doubted !== value) {
+      setDoubted(value)
+      setWrong(
+        `Really ${measured(value, character.unit)}? Every candidate lies between ${least} and ${measured(most, character.unit)}. It stays in the field; press Enter again to keep it.`,
+      )
+      return
+    }
     setWrong(undefined)
+    setDoubted(undefined)
     setText('')
     onChange([...values, value])
   }
   return (
     <form onSubmit={submit} className="grid gap-3">
+      <Ruler
+        sheet={sheet}
+        character={character}
+        values={values}
+        covered={covered}
+        onDrop={(value) => onChange([...values, value])}
+      />
       <div className="flex flex-wrap items-end gap-3">
         <label className="font-semibold">
           {isCount ? 'Count' : 'Measure'}
           {character.unit ? ` in ${character.unit}` : ''}
           <input
+            ref={field}
             className="figure mt-1 block min-h-12 w-36 rounded-plain border border-edge bg-card px-3 text-2xl"
             inputMode={isCount ? 'numeric' : 'decimal'}
+            data-keys="letters"
             value={text}
             onChange={(event) => setText(event.target.value)}
+            onKeyDown={(event) => event.key === 'Escape' && field.current?.blur()}
             aria-invalid={wrong !== undefined}
             autoComplete="off"
           />
@@ -56,7 +88,7 @@ export function NumberEntry({ character, values, draftKey, onChange }: Props) {
             `, mean ${(values.reduce((sum, value) => sum + value, 0) / values.length).toFixed(1)}`}
         </p>
       </div>
-      {wrong && <Notice tone="wrong">{wrong}</Notice>}
+      {wrong && <Notice tone={doubted === undefined ? 'wrong' : 'waiting'}>{wrong}</Notice>}
       {values.length > 0 && (
         <ul aria-label="Values" className="flex flex-wrap gap-2">
           {values.map((value, i) => (
@@ -64,16 +96,14 @@ export function NumberEntry({ character, values, draftKey, onChange }: Props) {
             // biome-ignore lint/suspicious/noArrayIndexKey: see above
             <li key={i} className="flex items-center rounded-plain border border-ink bg-card">
               <span className="figure px-3 text-lg font-bold">{measured(value, character.unit)}</span>
-              {values.length > 1 && (
-                <button
-                  type="button"
-                  aria-label={`Take back ${value}`}
-                  onClick={() => onChange(values.filter((_, j) => j !== i))}
-                  className="grid size-11 place-items-center border-l border-line hover:bg-thistle-wash"
-                >
-                  <X aria-hidden className="size-4" />
-                </button>
-              )}
+              <button
+                type="button"
+                aria-label={`Take back ${value}`}
+                onClick={() => onChange(values.filter((_, j) => j !== i))}
+                className="grid size-11 place-items-center border-l border-line hover:bg-thistle-wash"
+              >
+                <X aria-hidden className="size-4" />
+              </button>
             </li>
           ))}
         </ul>

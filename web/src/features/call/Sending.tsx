@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { useObserver } from '../../api/observer'
 import { outbox, type Unsent } from './outbox'
-import { benchQuery, sendReading } from './queries'
+import { benchQuery, sendEntered } from './queries'
 
 /** Sends the outbox whatever page is open, and puts what the server answers where the Bench finds it. */
 export function Sending() {
@@ -11,7 +11,7 @@ export function Sending() {
   useEffect(
     () =>
       outbox.start(observer, async (unsent: Unsent) => {
-        const answer = await sendReading(unsent)
+        const answer = await sendEntered(unsent)
         const bench = benchQuery(unsent.surveyId, unsent.treeId)
         await queries.cancelQueries(bench)
         queries.setQueryData(bench.queryKey, answer)

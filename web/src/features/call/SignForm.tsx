@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { keep, readKept, useKeptText } from '../../api/kept'
+import { useObserver } from '../../api/observer'
 import { Problem, wordsOf } from '../../api/problem'
 import type { Bench, Sheet as GroupSheet } from '../../api/types'
 import { Button } from '../../ui/Button'
@@ -9,6 +10,7 @@ import { Conditions } from './Conditions'
 import { checkName, decidingBalance, taxonName } from './judgementWords'
 import { MonthChoice } from './MonthChoice'
 import { benchQuery, sendDetermination, treesQuery } from './queries'
+import { forgetUndo } from './undo'
 
 export type Outcome = 'taxon' | 'come-back' | 'laboratory' | 'group'
 
@@ -24,6 +26,7 @@ const FIELD = 'mt-1 block w-full rounded-plain border border-edge bg-card p-3 fo
 /** Signs one outcome; what is written is kept in the browser until the server has it. */
 export function SignForm({ bench, sheet, outcome, onDone }: Props) {
   const queries = useQueryClient()
+  const observer = useObserver().callSign
   const { surveyId, id: treeId } = bench.tree
   const { judgement } = bench
   const lead = decidingBalance(bench).lead
@@ -56,6 +59,7 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
     },
     onSuccess: (answer) => {
       keep(idKey, undefined)
+      forgetUndo(observer, treeId)
       setNote('')
       setVoucher('')
       queries.setQueryData(benchQuery(surveyId, treeId).queryKey, answer)
@@ -70,6 +74,9 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
   return (
     <form
       className="grid gap-4"
+      onKeyDown={(event) => {
+        if (event.key === 'Enter' && event.ctrlKey) event.currentTarget.requestSubmit()
+      }}
       onSubmit={(event) => {
         event.preventDefault()
         sign.mutate()
@@ -110,7 +117,13 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
               />
             </label>
           ))}
-          <Conditions sheet={sheet} judgement={judgement} voucher={voucher} reasons={reasons} />
+          <Conditions
+            sheet={sheet}
+            judgement={judgement}
+            hasPhoto={bench.photos.length > 0}
+            voucher={voucher}
+            reasons={reasons}
+          />
           <label className="font-semibold">
             Voucher, the label of a specimen or photo that is kept
             <input
@@ -152,6 +165,7 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
         type="submit"
         look="main"
         disabled={sign.isPending || (outcome === 'come-back' && month === undefined)}
+        aria-keyshortcuts="Control+Enter"
       >
         Sign
       </Button>

@@ -1,11 +1,17 @@
-import { useState } from 'react'
 import type { Bench, Sheet as GroupSheet } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Sheet } from '../../ui/Sheet'
 import { decidingBalance, taxonName } from './judgementWords'
 import { type Outcome, SignForm } from './SignForm'
 
-type Props = { readonly bench: Bench; readonly sheet: GroupSheet; readonly waiting: number }
+type Props = {
+  readonly bench: Bench
+  readonly sheet: GroupSheet
+  readonly waiting: number
+  /** What is being signed; undefined: nothing. */
+  readonly outcome: Outcome | undefined
+  readonly onOutcome: (outcome: Outcome | undefined) => void
+}
 
 const TITLES: Readonly<Record<Outcome, string>> = {
   taxon: 'The sentence that will stand',
@@ -14,9 +20,14 @@ const TITLES: Readonly<Record<Outcome, string>> = {
   group: 'The group only',
 }
 
+const OTHERS = [
+  ['come-back', 'Come back in …'],
+  ['laboratory', 'Sample'],
+  ['group', 'Group only'],
+] as const
+
 /** What can be signed: the lead, a date to come back, a sample for the laboratory, or the group. */
-export function SignPanel({ bench, sheet, waiting }: Props) {
-  const [outcome, setOutcome] = useState<Outcome>()
+export function SignPanel({ bench, sheet, waiting, outcome, onOutcome }: Props) {
   const { judgement } = bench
   const lead = taxonName(sheet, decidingBalance(bench).lead)
   const short = judgement.pointsShort > 0 ? `, still ${judgement.pointsShort.toFixed(1)} points short` : ''
@@ -25,40 +36,29 @@ export function SignPanel({ bench, sheet, waiting }: Props) {
       <Button
         look={judgement.verdict === 'signable' ? 'main' : 'plain'}
         disabled={waiting > 0}
-        onClick={() => setOutcome('taxon')}
+        onClick={() => onOutcome('taxon')}
       >
-        {waiting > 0 ? 'Sign when all is sent' : `Sign ${lead}${short}`}
+        {`Sign ${lead}${short}`}
       </Button>
-      <div className="grid grid-cols-3 gap-2">
-        <Button
-          className="whitespace-nowrap px-1! text-sm"
-          disabled={waiting > 0}
-          onClick={() => setOutcome('come-back')}
-        >
-          Come back
-        </Button>
-        <Button
-          className="whitespace-nowrap px-1! text-sm"
-          disabled={waiting > 0}
-          onClick={() => setOutcome('laboratory')}
-        >
-          Sample
-        </Button>
-        <Button
-          className="whitespace-nowrap px-1! text-sm"
-          disabled={waiting > 0}
-          onClick={() => setOutcome('group')}
-        >
-          Group only
-        </Button>
+      <div className="grid grid-cols-[1.4fr_1fr_1fr] gap-2">
+        {OTHERS.map(([other, words]) => (
+          <Button
+            key={other}
+            className="whitespace-nowrap px-1! text-sm"
+            disabled={waiting > 0}
+            onClick={() => onOutcome(other)}
+          >
+            {words}
+          </Button>
+        ))}
       </div>
       <Sheet
         title={outcome ? TITLES[outcome] : ''}
         open={outcome !== undefined}
-        onOpenChange={(stays) => !stays && setOutcome(undefined)}
+        onOpenChange={(stays) => !stays && onOutcome(undefined)}
       >
         {outcome && (
-          <SignForm bench={bench} sheet={sheet} outcome={outcome} onDone={() => setOutcome(undefined)} />
+          <SignForm bench={bench} sheet={sheet} outcome={outcome} onDone={() => onOutcome(undefined)} />
         )}
       </Sheet>
     </div>

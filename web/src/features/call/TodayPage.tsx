@@ -1,17 +1,20 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { useObserver } from '../../api/observer'
 import { wordsOf } from '../../api/problem'
 import type { TreeRow } from '../../api/types'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { counted, percent } from '../../ui/words'
 import { signedWords } from './outcomeWords'
+import { Permissions } from './Permissions'
 import { surveysQuery, treesQuery } from './queries'
 import { Thistle } from './Thistle'
 
 /** The trees of a survey that are easily mistaken for another taxon. */
 export function TodayPage() {
+  const observer = useObserver()
   const surveys = useQuery(surveysQuery)
   const [chosen, setChosen] = useState<string>()
   const survey = surveys.data?.find((one) => one.id === chosen) ?? surveys.data?.[0]
@@ -44,6 +47,7 @@ export function TodayPage() {
                 />
               )}
             </div>
+            {observer.role === 'lead' && <Permissions survey={survey} />}
             <Trees surveyId={survey.id} />
           </>
         )}
@@ -81,6 +85,7 @@ function Row({ surveyId, tree }: { readonly surveyId: string; readonly tree: Tre
       <span>
         <span className="font-semibold">{tree.groupTitle}</span>
         <span className="block text-sm text-quiet">
+          {tree.elsewhere ? 'moved here by you from another group; ' : ''}
           {tree.stage}, {(tree.diameterMillimetres / 10).toFixed(0)} cm through
         </span>
       </span>

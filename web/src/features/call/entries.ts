@@ -9,8 +9,25 @@ export type Entry = { readonly reading: NewReading; readonly unsent?: Unsent }
 export function entriesOf(bench: Bench, unsent: readonly Unsent[]): ReadonlyMap<string, Entry> {
   const entries = new Map<string, Entry>()
   for (const { reading } of bench.readings) entries.set(reading.character, { reading })
-  for (const one of unsent) entries.set(one.reading.character, { reading: one.reading, unsent: one })
+  for (const one of unsent) {
+    if (one.entered.kind !== 'reading') continue
+    const { reading } = one.entered
+    if (reading.withdrawn) entries.delete(reading.character)
+    else entries.set(reading.character, { reading, unsent: one })
+  }
   return entries
+}
+
+/** The marks of the gate by item, what is unsent over what is stored: whether the tree fits. */
+export function marksOf(bench: Bench, unsent: readonly Unsent[]): ReadonlyMap<string, boolean> {
+  const marks = new Map<string, boolean>()
+  for (const { item, fits } of bench.gate) marks.set(item, fits)
+  for (const { entered } of unsent) {
+    if (entered.kind !== 'mark') continue
+    if (entered.mark === 'taken-back') marks.delete(entered.item)
+    else marks.set(entered.item, entered.mark === 'fits')
+  }
+  return marks
 }
 
 /** What was read, in words: "3 few, 1 many", "11, 9, 13 mm", "not seen". */

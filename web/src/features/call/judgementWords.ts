@@ -79,7 +79,10 @@ export function reasonWords(sheet: Sheet, code: string): string {
     return `those who trust ${about === 'field-marks' ? 'field marks' : 'close characters'} more would name another taxon`
   }
   if (kind === 'index') return 'a published function speaks for another taxon'
-  if (kind === 'gate') return `it fails what every member of the group shares (${about})`
+  if (kind === 'gate') {
+    const item = sheet.gate.find((one) => one.id === about)
+    return `it fails what every member of the group shares: ${item?.name.toLowerCase() ?? about}`
+  }
   return REASONS[kind] ?? `${sheet.title}: ${code}`
 }
 
@@ -94,7 +97,7 @@ export function needWords(sheet: Sheet, judgement: Judgement, code: string): str
     quorum: `${judgement.tier === 'control' ? 'three' : 'two'} organs that agree, none against`,
     zone: 'something read in the hand, with a lens or a knife',
     'same-lead': 'the same lead with the surroundings and without',
-    photo: 'a voucher: the label of a specimen or photo that is kept',
+    photo: 'a photo on this call, or the label of a voucher that is kept',
     reason: `a written reason for “${checkName(sheet, about)}”`,
     'second-observer': "a second observer's blind agreement",
   }

@@ -3,27 +3,48 @@ import { keep, readKept } from '../../api/kept'
 import { Away, Problem, wordsOf } from '../../api/problem'
 import type { NewReading } from '../../api/types'
 
-/** A reading on its way to the server. */
+/** What an observer enters on a tree: a reading, a mark of the gate, or that a caution was read. */
+export type Entered =
+  | { readonly kind: 'reading'; readonly reading: NewReading }
+  | { readonly kind: 'mark'; readonly item: string; readonly mark: Mark }
+  | { readonly kind: 'caution' }
+
+export type Mark = 'fits' | 'fails' | 'taken-back'
+
+/** Something entered that is on its way to the server. */
 export type Unsent = {
   readonly id: string
   readonly observer: string
   readonly surveyId: string
   readonly treeId: string
-  readonly reading: NewReading
-  /** Why the server refused it; a refused reading stays until the observer corrects or drops it. */
+  readonly entered: Entered
+  /** When it was entered, in milliseconds of this device's clock. */
+  readonly at: number
+  /** Why the server refused it; what was refused stays until the observer corrects or drops it. */
   readonly refused?: string
 }
 
-/** Hands one reading to the server; throws Away or Problem. */
+/** Hands one entry to the server; throws Away or Problem. */
 export type Send = (unsent: Unsent) => Promise<void>
 
 const KEY = 'outbox'
 const FIRST_WAIT = 1000 // milliseconds
 const LONGEST_WAIT = 15_000
 
+function subject(entered: Entered): string {
+  switch (entered.kind) {
+    case 'reading':
+      return `reading ${entered.reading.character}`
+    case 'mark':
+      return `mark ${entered.item}`
+    default:
+      return entered.kind
+  }
+}
+
 /**
- * Readings that the server does not have yet. They live in this browser's storage, so they outlast a reload, and
- * are sent one after the other; while the server is away they are tried again by themselves.
+ * What the server does not have yet. It lives in this browser's storage, so it outlasts a reload, and is sent one
+ * after the other; while the server is away it is tried again by itself.
  */
 class Outbox {
   private entries: readonly Unsent[] = readKept<readonly Unsent[]>(KEY, [])
@@ -46,12 +67,12 @@ class Outbox {
     }
   }
 
-  /** Puts a reading in; an earlier unsent one of the same character and tree gives way to it. */
+  /** Puts an entry in; an earlier unsent one about the same thing on the same tree gives way to it. */
   add(unsent: Unsent): void {
     const isSame = (other: Unsent) =>
       other.treeId === unsent.treeId &&
       other.observer === unsent.observer &&
-      other.reading.character === unsent.reading.character
+      subject(other.entered) === subject(unsent.entered)
     // what is being sent right now may have arrived already, so it is not taken back
     this.change(
       this.entries.filter((other, i) => !isSame(other) || (this.sending && i === this.head())).concat(unsent),
@@ -87,7 +108,7 @@ class Outbox {
     }
   }
 
-  /** Sends one reading; false when there is no use in sending the next. */
+  /** Sends one entry; false when there is no use in sending the next. */
   private async delivered(next: Unsent, send: Send): Promise<boolean> {
     try {
       await send(next)
@@ -117,7 +138,7 @@ class Outbox {
 
 export const outbox = new Outbox()
 
-/** The unsent readings of one tree by one observer. */
+/** What one observer entered on one tree that the server does not have yet. */
 export function useUnsent(observer: string, treeId: string): readonly Unsent[] {
   const all = useSyncExternalStore(outbox.subscribe, outbox.snapshot)
   return all.filter((entry) => entry.observer === observer && entry.treeId === treeId)

@@ -3,6 +3,8 @@ import { api, dataOf } from '../../api/client'
 import type { Circumstances, NewDetermination } from '../../api/types'
 import type { Unsent } from './outbox'
 
+const LONGEST_PROMPT = 30 // seconds; what takes no longer counts as read when it arrives
+
 export const surveysQuery = queryOptions({
   queryKey: ['surveys'],
   queryFn: async ({ signal }) => dataOf(await api.GET('/api/surveys', { signal })),
@@ -25,6 +27,7 @@ export const benchQuery = (surveyId: string, treeId: string) =>
           signal,
         }),
       ),
+    refetchInterval: 5000, // the same observer may work on a second device
   })
 
 /** A sheet version never changes, so it is asked for once. */
@@ -36,12 +39,68 @@ export const sheetQuery = (versionId: string) =>
     staleTime: Number.POSITIVE_INFINITY,
   })
 
-export async function sendReading({ surveyId, treeId, id, reading }: Unsent) {
+/** Hands what was entered to the server; a reading tells how long it waited here. */
+export async function sendEntered({ surveyId, treeId, id, entered, at }: Unsent) {
+  const path = { surveyId, treeId }
+  switch (entered.kind) {
+    case 'reading': {
+      const seconds = Math.floor((Date.now() - at) / 1000)
+      return dataOf(
+        await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/readings/{readingId}', {
+          params: {
+            path: { ...path, readingId: id },
+            query: seconds > LONGEST_PROMPT ? { heldBackSeconds: seconds } : {},
+          },
+          body: entered.reading,
+        }),
+      )
+    }
+    case 'mark':
+      return dataOf(
+        await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/gate/{markId}', {
+          params: { path: { ...path, markId: id } },
+          body: { item: entered.item, mark: entered.mark },
+        }),
+      )
+    default:
+      return dataOf(
+        await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/wounding-caution', { params: { path } }),
+      )
+  }
+}
+
+export async function sendGroup(surveyId: string, treeId: string, groupId: string) {
   return dataOf(
-    await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/readings/{readingId}', {
-      params: { path: { surveyId, treeId, readingId: id } },
-      body: reading,
+    await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/group', {
+      params: { path: { surveyId, treeId } },
+      body: { groupId },
     }),
+  )
+}
+
+/** Sends a photo as it is; the id is made once, so that a retry does not keep it twice. */
+export async function sendPhoto(surveyId: string, treeId: string, id: string, character: string, file: File) {
+  return dataOf(
+    await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/photos/{photoId}', {
+      params: { path: { surveyId, treeId, photoId: id }, query: { character } },
+      body: file as never, // the file itself, whatever the document says of bodies
+      bodySerializer: (body) => body as unknown as Blob,
+      headers: { 'Content-Type': file.type || 'application/octet-stream' },
+    }),
+  )
+}
+
+/** Where a photo's file is. */
+export function photoAddress(surveyId: string, treeId: string, photoId: string): string {
+  return `/api/surveys/${surveyId}/trees/${treeId}/photos/${photoId}`
+}
+
+export async function sendPermissions(
+  surveyId: string,
+  body: { woundingAllowed: boolean; photoPositionKept: boolean },
+) {
+  return dataOf(
+    await api.PUT('/api/surveys/{surveyId}/permissions', { params: { path: { surveyId } }, body }),
   )
 }
 

@@ -151,7 +151,7 @@ public final class Sheets {
         private Trust trust = new Trust(1, Map.of(), ALL_YEAR, Map.of(), Map.of(), Map.of());
         private Replication replication = new Replication(1, 1);
         private Optional<String> cluster = Optional.empty();
-        private Effort effort = new Effort(1, Harm.NONE, List.of(), Sense.SIGHT);
+        private Effort effort = new Effort(1, Harm.NONE, List.of(), Sense.SIGHT, false);
         private Absence absence = Absence.INFORMATIVE;
 
         private CharacterBuilder(String id) {
@@ -223,7 +223,7 @@ public final class Sheets {
         }
 
         public CharacterBuilder effort(double minutes, Harm harm) {
-            effort = new Effort(minutes, harm, List.of(), Sense.SIGHT);
+            effort = new Effort(minutes, harm, List.of(), Sense.SIGHT, false);
             return this;
         }
 

@@ -14,6 +14,7 @@ import org.goldthistle.core.sheet.Caution;
 import org.goldthistle.core.sheet.CautionTopic;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.DiscriminantIndex;
+import org.goldthistle.core.sheet.Drawing;
 import org.goldthistle.core.sheet.Effort;
 import org.goldthistle.core.sheet.Fallback;
 import org.goldthistle.core.sheet.GateItem;
@@ -137,7 +138,8 @@ public final class GroupSheetJson {
         Zone zone = fields.coded("zone", Zone.values());
         String howTo = fields.text("howTo");
         String otherwise = fields.text("otherwise");
-        return fields.build(() -> new GateItem(id, name, organ, zone, howTo, otherwise));
+        Optional<String> otherwiseGroup = fields.optionalText("otherwiseGroup");
+        return fields.build(() -> new GateItem(id, name, organ, zone, howTo, otherwise, otherwiseGroup));
     }
 
     private static DiagnosticCharacter character(JsonFields fields) {
@@ -176,12 +178,21 @@ public final class GroupSheetJson {
             List<State> states = fields.objects("states", false, state -> {
                 String id = state.text("id");
                 String name = state.text("name");
-                return state.build(() -> new State(id, name));
+                Optional<Drawing> drawing =
+                        state.has("draw") ? Optional.ofNullable(drawing(state.object("draw"))) : Optional.empty();
+                return state.build(() -> new State(id, name, drawing));
             });
             return fields.build(() -> new StateScale(ordered, states));
         }
         Measure measure = fields.coded("kind", Measure.values());
         return measure == null ? null : new NumberScale(measure);
+    }
+
+    private static Drawing drawing(JsonFields fields) {
+        String part = fields.text("part");
+        Map<String, Object> parameters = fields.scalars();
+        parameters.remove("part");
+        return fields.build(() -> new Drawing(part, parameters));
     }
 
     private static Map<String, Profile> profiles(JsonFields fields, Scale scale) {
@@ -228,7 +239,8 @@ public final class GroupSheetJson {
         Harm harm = fields.coded("harm", Harm.values());
         List<CautionTopic> hazards = fields.codedList("hazard", CautionTopic.values());
         Sense sense = fields.coded("sense", Sense.values());
-        return fields.build(() -> new Effort(minutes, harm, hazards, sense));
+        boolean redGreen = fields.has("redGreen") && fields.flag("redGreen");
+        return fields.build(() -> new Effort(minutes, harm, hazards, sense, redGreen));
     }
 
     private static DiscriminantIndex index(JsonFields fields) {

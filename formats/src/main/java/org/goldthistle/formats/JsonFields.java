@@ -175,6 +175,24 @@ final class JsonFields {
         return map;
     }
 
+    /** Every field of an object, each a number, a text or true or false. */
+    Map<String, Object> scalars() {
+        Map<String, Object> map = new LinkedHashMap<>();
+        object.properties().forEach(field -> {
+            JsonNode node = field.getValue();
+            if (node.isNumber()) {
+                map.put(field.getKey(), node.asDouble());
+            } else if (node.isTextual()) {
+                map.put(field.getKey(), node.asText());
+            } else if (node.isBoolean()) {
+                map.put(field.getKey(), node.asBoolean());
+            } else {
+                refuse(field.getKey(), node, "a number, text in quotes or true or false");
+            }
+        });
+        return map;
+    }
+
     /** An object with any keys whose values are whole numbers; a missing key is empty. */
     Map<String, Integer> integersByKey(String key) {
         Map<String, Integer> map = new LinkedHashMap<>();

@@ -25,6 +25,7 @@ import org.goldthistle.core.reading.Reading;
 import org.goldthistle.core.reading.StatesObserved;
 import org.goldthistle.core.reading.TreeOrigin;
 import org.goldthistle.core.reading.ValuesObserved;
+import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.core.sheet.Habitat;
 import org.goldthistle.core.sheet.LifeStage;
 import org.goldthistle.core.sheet.Material;
@@ -120,7 +121,13 @@ public final class SpecimenJson {
         Optional<Material> material = fields.optionalCoded("material", Material.values());
         Optional<Position> position = fields.optionalCoded("position", Position.values());
         Map<String, Integer> records = fields.integersByKey("records");
-        return fields.build(() -> new Context(month, stage, origin, habitat, material, position, records));
+        Set<Faculty> lacking = EnumSet.noneOf(Faculty.class);
+        if (fields.has("lacking")) {
+            fields.codedList("lacking", Faculty.values()).stream()
+                    .filter(faculty -> faculty != null)
+                    .forEach(lacking::add);
+        }
+        return fields.build(() -> new Context(month, stage, origin, habitat, material, position, records, lacking));
     }
 
     private static Observation observation(JsonFields fields) {

@@ -6,8 +6,10 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.platform.Problem;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
@@ -81,6 +83,18 @@ public class AccountService {
         }
         guard.succeeded(callSign);
         return observer.get().signedIn();
+    }
+
+    /** What an observer said they do not have. */
+    @Transactional(readOnly = true)
+    public Set<Faculty> lacking(UUID id) {
+        return observers.findById(id).orElseThrow().lacking();
+    }
+
+    /** Notes what an observer says they do not have. */
+    @Transactional
+    public void changeLacking(UUID id, Set<Faculty> faculties) {
+        observers.findById(id).orElseThrow().changeLacking(faculties);
     }
 
     /** The call signs of observers by id. */

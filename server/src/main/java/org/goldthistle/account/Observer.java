@@ -3,8 +3,14 @@ package org.goldthistle.account;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.goldthistle.core.Coded;
+import org.goldthistle.core.sheet.Faculty;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 
 /** Somebody who signs in, known by a call sign. */
 @Entity
@@ -16,6 +22,9 @@ class Observer {
     private String passphraseHash;
     private String role;
     private Instant createdAt;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private List<String> lacking = List.of();
 
     protected Observer() {}
 
@@ -37,6 +46,19 @@ class Observer {
 
     String passphraseHash() {
         return passphraseHash;
+    }
+
+    /** What they said they do not have. */
+    Set<Faculty> lacking() {
+        Set<Faculty> found = EnumSet.noneOf(Faculty.class);
+        for (String code : lacking) {
+            found.add(Coded.find(Faculty.values(), code).orElseThrow());
+        }
+        return found;
+    }
+
+    void changeLacking(Set<Faculty> faculties) {
+        this.lacking = faculties.stream().map(Faculty::code).sorted().toList();
     }
 
     SignedInObserver signedIn() {

@@ -7,8 +7,14 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
+import org.goldthistle.core.Coded;
+import org.goldthistle.core.sheet.Faculty;
+import org.goldthistle.platform.Problem;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -20,6 +26,7 @@ import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -42,7 +49,7 @@ class SessionController {
     @ApiResponse(responseCode = "200")
     @ApiResponse(responseCode = "204", content = @Content)
     ResponseEntity<ObserverDto> get(@AuthenticationPrincipal SignedInObserver observer) {
-        return observer == null ? ResponseEntity.noContent().build() : ResponseEntity.ok(ObserverDto.of(observer));
+        return observer == null ? ResponseEntity.noContent().build() : ResponseEntity.ok(dto(observer));
     }
 
     /** Signs in and starts a session. */
@@ -60,7 +67,29 @@ class SessionController {
                 List.of(new SimpleGrantedAuthority("ROLE_" + observer.role().name()))));
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
-        return ObserverDto.of(observer);
+        return dto(observer);
+    }
+
+    /** Notes what the observer lacks: such checks are offered last and count a quarter. */
+    @PutMapping("/lacking")
+    ObserverDto changeLacking(@AuthenticationPrincipal SignedInObserver observer, @Valid @RequestBody LackingDto body) {
+        Set<Faculty> lacking = EnumSet.noneOf(Faculty.class);
+        for (String code : body.lacking()) {
+            lacking.add(Coded.find(Faculty.values(), code)
+                    .orElseThrow(() -> Problem.unfit(
+                            "no-such-faculty",
+                            "What can be lacking is " + Coded.codes(Faculty.values()) + ", but \"" + code
+                                    + "\" was sent. Nothing was changed.")));
+        }
+        accounts.changeLacking(observer.id(), lacking);
+        return dto(observer);
+    }
+
+    private ObserverDto dto(SignedInObserver observer) {
+        return new ObserverDto(
+                observer.callSign(),
+                observer.role().code(),
+                accounts.lacking(observer.id()).stream().map(Faculty::code).toList());
     }
 
     /** Signs out; nothing happens if nobody is signed in. */
@@ -79,10 +108,9 @@ class SessionController {
             @NotBlank @Size(max = 40) String callSign,
             @NotBlank @Size(max = 72) String passphrase) {}
 
-    /** The observer as the browser sees them. */
-    record ObserverDto(String callSign, String role) {
-        static ObserverDto of(SignedInObserver observer) {
-            return new ObserverDto(observer.callSign(), observer.role().code());
-        }
-    }
+    /** Codes of what the observer lacks. */
+    record LackingDto(@NotNull List<@NotNull String> lacking) {}
+
+    /** The observer as the browser sees them, with the codes of what they lack. */
+    record ObserverDto(String callSign, String role, List<String> lacking) {}
 }

@@ -2,6 +2,7 @@ package org.goldthistle.call;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The Bench of the observer who is signed in. Clients make the ids, so a retry after a lost answer changes nothing. */
@@ -59,6 +61,36 @@ class BenchController {
         return calls.changeTier(new TreeOfObserver(surveyId, treeId, observer.id()), body.tier());
     }
 
+    /** Takes the tree up in another group, for this observer alone. */
+    @PutMapping("/{treeId}/group")
+    BenchDto changeGroup(
+            @PathVariable UUID surveyId,
+            @PathVariable UUID treeId,
+            @AuthenticationPrincipal SignedInObserver observer,
+            @Valid @RequestBody NewGroup body) {
+        return calls.changeGroup(new TreeOfObserver(surveyId, treeId, observer.id()), body.groupId());
+    }
+
+    /** Notes that the observer has read what wounding this tree means. */
+    @PutMapping("/{treeId}/wounding-caution")
+    BenchDto acknowledgeWounding(
+            @PathVariable UUID surveyId,
+            @PathVariable UUID treeId,
+            @AuthenticationPrincipal SignedInObserver observer) {
+        return calls.acknowledgeWounding(new TreeOfObserver(surveyId, treeId, observer.id()));
+    }
+
+    /** Marks what every member of the group shares. */
+    @PutMapping("/{treeId}/gate/{markId}")
+    BenchDto markGate(
+            @PathVariable UUID surveyId,
+            @PathVariable UUID treeId,
+            @PathVariable UUID markId,
+            @AuthenticationPrincipal SignedInObserver observer,
+            @Valid @RequestBody NewMark body) {
+        return calls.markGate(new TreeOfObserver(surveyId, treeId, observer.id()), markId, body.item(), body.mark());
+    }
+
     /** In which months the tree could be settled. */
     @GetMapping("/{treeId}/outlook")
     List<MonthDto> outlook(
@@ -70,6 +102,12 @@ class BenchController {
                 .toList();
     }
 
+    /** The id of a group. */
+    record NewGroup(@NotNull String groupId) {}
+
+    /** A gate item's id, and what is said of it: fits, fails or taken-back. */
+    record NewMark(@NotNull String item, @NotNull String mark) {}
+
     /** The code of a tier. */
     record NewTier(@NotNull String tier) {}
 
@@ -80,15 +118,20 @@ class BenchController {
         }
     }
 
-    /** Records a reading. */
+    /** Records a reading; the query says for how many seconds it waited on the observer's device. */
     @PutMapping("/{treeId}/readings/{readingId}")
     BenchDto recordReading(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
             @PathVariable UUID readingId,
+            @RequestParam(defaultValue = "0") long heldBackSeconds,
             @AuthenticationPrincipal SignedInObserver observer,
             @Valid @RequestBody NewReading reading) {
-        return calls.recordReading(new TreeOfObserver(surveyId, treeId, observer.id()), readingId, reading);
+        return calls.recordReading(
+                new TreeOfObserver(surveyId, treeId, observer.id()),
+                readingId,
+                reading,
+                Duration.ofSeconds(Math.max(0, heldBackSeconds)));
     }
 
     /** Signs the observer's call. */

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.UUID;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.verdict.Tier;
+import org.goldthistle.library.StoredSheet;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 
@@ -19,6 +20,7 @@ class Call {
     private UUID treeId;
     private UUID observerId;
     private UUID sheetVersionId;
+    private String groupId;
     private int month;
     private String stage;
     private String origin;
@@ -28,15 +30,19 @@ class Call {
 
     private String tier;
     private Instant openedAt;
+    private Instant takenUpAt;
+    private Instant woundingAcknowledgedAt;
 
     protected Call() {}
 
-    Call(UUID treeId, UUID observerId, UUID sheetVersionId, Circumstances circumstances, Instant openedAt) {
+    Call(UUID treeId, UUID observerId, StoredSheet sheet, Circumstances circumstances, Instant openedAt) {
         this.id = UUID.randomUUID();
         this.treeId = treeId;
         this.observerId = observerId;
-        this.sheetVersionId = sheetVersionId;
+        this.sheetVersionId = sheet.id();
+        this.groupId = sheet.sheet().id();
         this.openedAt = openedAt;
+        this.takenUpAt = openedAt;
         this.tier = Tier.TALLY.code();
         change(circumstances);
     }
@@ -52,12 +58,32 @@ class Call {
         this.tier = asked.code();
     }
 
+    /** Takes the call up again: the last one taken up is the one in hand. */
+    final void takeUp(Instant now) {
+        this.takenUpAt = now;
+    }
+
+    /** Notes that the observer has read what wounding this tree means. */
+    final void acknowledgeWounding(Instant now) {
+        if (woundingAcknowledgedAt == null) {
+            this.woundingAcknowledgedAt = now;
+        }
+    }
+
+    boolean hasReadWoundingCaution() {
+        return woundingAcknowledgedAt != null;
+    }
+
     Tier tier() {
         return Coded.find(Tier.values(), tier).orElseThrow();
     }
 
     UUID id() {
         return id;
+    }
+
+    UUID observerId() {
+        return observerId;
     }
 
     UUID treeId() {

@@ -1,13 +1,20 @@
 package org.goldthistle.call;
 
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.goldthistle.core.balance.Weighing;
 import org.goldthistle.core.reading.Evidence;
+import org.goldthistle.core.reading.GateMark;
 import org.goldthistle.core.reading.Observation;
+import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.core.sheet.Harm;
+import org.goldthistle.core.sheet.School;
 import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
 import org.goldthistle.core.verdict.Terms;
@@ -17,49 +24,90 @@ import org.goldthistle.library.StoredSheet;
 /**
  * A call as it stands: the sheet, the circumstances and every entry in order. Unsaved for a tree that the observer
  * has not touched yet.
+ *
+ * @param lacking what the observer said they do not have
+ * @param cautionRead whether the observer has read what wounding this tree means
  */
 record CallInHand(
         StoredSheet sheet,
         Circumstances circumstances,
         Tier tier,
+        Set<Faculty> lacking,
         boolean woundingAllowed,
-        List<ReadingEntry> entries) {
+        boolean cautionRead,
+        List<ReadingEntry> entries,
+        List<GateEntry> gateEntries,
+        List<KeptPhoto> photos) {
 
-    /** The entries that count: the last of each character, in the order of entry. */
+    /** The entries that count: the last read of each character unless it was withdrawn, in the order of reading. */
     List<ReadingEntry> counting() {
+        List<ReadingEntry> byTime = new ArrayList<>(entries);
+        byTime.sort(Comparator.comparing(ReadingEntry::readAt)); // stable: at one time the later entry counts
         Map<String, ReadingEntry> last = new LinkedHashMap<>();
-        for (ReadingEntry entry : entries) {
+        for (ReadingEntry entry : byTime) {
             String character = entry.reading().character();
             last.remove(character);
             last.put(character, entry);
         }
-        return List.copyOf(last.values());
+        return last.values().stream()
+                .filter(entry -> !entry.reading().isWithdrawn())
+                .toList();
+    }
+
+    /** The gate items that are marked, whether the tree fits, in the order in which they were last marked. */
+    List<GateMark> gate() {
+        Map<String, GateEntry> last = new LinkedHashMap<>();
+        for (GateEntry entry : gateEntries) {
+            last.remove(entry.itemId());
+            last.put(entry.itemId(), entry);
+        }
+        return last.values().stream()
+                .filter(entry -> entry.mark() != GateEntry.Mark.TAKEN_BACK)
+                .map(entry -> new GateMark(entry.itemId(), entry.mark() == GateEntry.Mark.FITS))
+                .toList();
+    }
+
+    /** When something was last entered; empty: nothing was. */
+    Optional<Instant> lastEntered() {
+        return entries.stream().map(ReadingEntry::recordedAt).max(Comparator.naturalOrder());
     }
 
     Evidence evidence() {
         return evidenceOf(
                 sheet,
                 circumstances,
-                counting().stream().map(ReadingEntry::reading).toList());
+                lacking,
+                counting().stream().map(ReadingEntry::reading).toList(),
+                gate());
     }
 
     /** What the evidence amounts to, beside what is on record. */
     Assessment assessment(CallRecord onRecord) {
-        return Assessment.of(sheet.model(), evidence(), terms(), onRecord);
+        return Assessment.of(
+                sheet.model(),
+                evidence(),
+                new Terms(tier, Optional.empty(), woundingAllowed ? Harm.WOUND : Harm.SAMPLE, Optional.empty()),
+                onRecord);
     }
 
-    private Terms terms() {
-        return new Terms(tier, Optional.empty(), woundingAllowed ? Harm.WOUND : Harm.SAMPLE, Optional.empty());
+    /** The balances under one school's weights. */
+    Weighing weighing(Optional<School> school) {
+        return Weighing.of(sheet.model(), evidence(), school);
     }
 
     static Figures figuresOf(StoredSheet sheet, Evidence evidence) {
         return Figures.of(Weighing.of(sheet.model(), evidence, Optional.empty()));
     }
 
-    /** @throws org.goldthistle.core.RefusedException if a reading does not fit the sheet */
-    static Evidence evidenceOf(StoredSheet sheet, Circumstances circumstances, List<NewReading> readings) {
+    /** @throws org.goldthistle.core.RefusedException if a reading or a mark does not fit the sheet */
+    static Evidence evidenceOf(
+            StoredSheet sheet,
+            Circumstances circumstances,
+            Set<Faculty> lacking,
+            List<NewReading> readings,
+            List<GateMark> gate) {
         List<Observation> observations =
                 readings.stream().map(NewReading::toObservation).toList();
-        return Evidence.of(sheet.sheet(), circumstances.toContext(), observations);
+        return Evidence.of(sheet.sheet(), circumstances.toContext(lacking), observations, gate);
     }
 }

@@ -7,7 +7,9 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface CallRepository extends JpaRepository<Call, UUID> {
-    Optional<Call> findByTreeIdAndObserverId(UUID treeId, UUID observerId);
+    Optional<Call> findFirstByTreeIdAndObserverIdOrderByTakenUpAtDesc(UUID treeId, UUID observerId);
 
-    List<Call> findByObserverIdAndTreeIdIn(UUID observerId, Collection<UUID> treeIds);
+    Optional<Call> findByTreeIdAndObserverIdAndGroupId(UUID treeId, UUID observerId, String groupId);
+
+    List<Call> findByObserverIdAndTreeIdInOrderByTakenUpAt(UUID observerId, Collection<UUID> treeIds);
 }

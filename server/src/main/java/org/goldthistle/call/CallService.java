@@ -1,19 +1,19 @@
 package org.goldthistle.call;
 
 import java.time.Clock;
-import java.time.LocalDate;
-import java.util.HashMap;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import org.goldthistle.account.AccountService;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.core.plan.SeasonOutlook;
+import org.goldthistle.core.reading.GateMark;
+import org.goldthistle.core.sheet.Faculty;
+import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
 import org.goldthistle.core.verdict.Tier;
@@ -32,30 +32,36 @@ public class CallService {
     /** The same readings always give the same outlook. */
     private static final long OUTLOOK_SEED = 1;
 
+    /** A reading that waited in a browser for longer than this counts as this old. */
+    private static final Duration LONGEST_HELD_BACK = Duration.ofDays(60);
+
+    private final Desk desk;
     private final CallRepository calls;
     private final ReadingRepository readings;
+    private final GateRepository gates;
     private final DeterminationRepository determinations;
     private final SurveyService surveys;
     private final LibraryService library;
-    private final AccountService accounts;
     private final JdbcClient jdbc;
     private final Clock clock;
 
     CallService(
+            Desk desk,
             CallRepository calls,
             ReadingRepository readings,
+            GateRepository gates,
             DeterminationRepository determinations,
             SurveyService surveys,
             LibraryService library,
-            AccountService accounts,
             JdbcClient jdbc,
             Clock clock) {
+        this.desk = desk;
         this.calls = calls;
         this.readings = readings;
+        this.gates = gates;
         this.determinations = determinations;
         this.surveys = surveys;
         this.library = library;
-        this.accounts = accounts;
         this.jdbc = jdbc;
         this.clock = clock;
     }
@@ -63,16 +69,22 @@ public class CallService {
     /** A tree as one observer's Bench shows it. */
     @Transactional(readOnly = true)
     BenchDto bench(TreeOfObserver of) {
-        return bench(surveys.tree(of.surveyId(), of.treeId(), of.observerId()), of.observerId());
+        return desk.bench(surveys.tree(of.surveyId(), of.treeId(), of.observerId()), of.observerId());
+    }
+
+    /** The trees of a survey, each with what the observer made of it and what was signed. */
+    @Transactional(readOnly = true)
+    List<TreeRowDto> trees(UUID surveyId, UUID observerId) {
+        return desk.trees(surveyId, observerId);
     }
 
     /** Changes the circumstances of the observer's call. */
     @Transactional
     BenchDto changeCircumstances(TreeOfObserver of, Circumstances circumstances) {
         SurveyedTree tree = openForWriting(of);
-        refusedAs("unfit-context", circumstances::toContext);
+        refusedAs("unfit-context", () -> circumstances.toContext(Set.of()));
         callOf(tree, of.observerId()).change(circumstances);
-        return bench(tree, of.observerId());
+        return desk.bench(tree, of.observerId());
     }
 
     /** Changes what the observer's call is for. */
@@ -85,14 +97,35 @@ public class CallService {
                         "A call is for " + Coded.codes(Tier.values()) + ", but \"" + tier + "\" was sent. Nothing was"
                                 + " changed."));
         callOf(tree, of.observerId()).changeTier(asked);
-        return bench(tree, of.observerId());
+        return desk.bench(tree, of.observerId());
+    }
+
+    /** Takes the tree up in another group, for this observer alone; what was read in the one before is kept there. */
+    @Transactional
+    BenchDto changeGroup(TreeOfObserver of, String groupId) {
+        SurveyedTree tree = openForWriting(of);
+        StoredSheet sheet = library.newest(groupId);
+        callOf(tree, of.observerId()); // so that the group that is left has its record too
+        calls.findByTreeIdAndObserverIdAndGroupId(tree.id(), of.observerId(), groupId)
+                .orElseGet(() -> opened(tree, of.observerId(), sheet))
+                .takeUp(clock.instant());
+        calls.flush();
+        return desk.bench(tree, of.observerId());
+    }
+
+    /** Notes that the observer has read what wounding this tree means. */
+    @Transactional
+    BenchDto acknowledgeWounding(TreeOfObserver of) {
+        SurveyedTree tree = openForWriting(of);
+        callOf(tree, of.observerId()).acknowledgeWounding(clock.instant());
+        return desk.bench(tree, of.observerId());
     }
 
     /** In which months the tree could be settled, by what the observer has read so far. */
     @Transactional(readOnly = true)
     List<SeasonOutlook.Month> outlook(TreeOfObserver of) {
         SurveyedTree tree = surveys.tree(of.surveyId(), of.treeId(), of.observerId());
-        return callInHand(tree, of.observerId())
+        return desk.callInHand(tree, of.observerId())
                 .assessment(CallRecord.EMPTY)
                 .outlook(OUTLOOK_SEED)
                 .months();
@@ -101,10 +134,13 @@ public class CallService {
     /**
      * Records a reading. Sent again with the same id, it changes nothing.
      *
-     * @throws Problem if the reading does not fit the sheet, or the id belongs to another reading
+     * @param heldBack how long it waited on the observer's device; a later reading counts before an earlier one,
+     *     whichever arrives first
+     * @throws Problem if the reading does not fit the sheet, wounds a tree that must not be, or the id belongs to
+     *     another reading
      */
     @Transactional
-    BenchDto recordReading(TreeOfObserver of, UUID readingId, NewReading reading) {
+    BenchDto recordReading(TreeOfObserver of, UUID readingId, NewReading reading, Duration heldBack) {
         SurveyedTree tree = openForWriting(of);
         Call call = callOf(tree, of.observerId());
         Optional<ReadingEntry> known = readings.findById(readingId);
@@ -115,10 +151,76 @@ public class CallService {
                     "reading");
         } else {
             StoredSheet sheet = library.find(call.sheetVersionId());
-            refusedAs("unfit-reading", () -> CallInHand.evidenceOf(sheet, call.circumstances(), List.of(reading)));
-            readings.saveAndFlush(new ReadingEntry(readingId, call.id(), reading, clock.instant()));
+            requireFit(sheet, call.circumstances(), reading);
+            requireHarmless(tree, call, sheet, reading);
+            Instant now = clock.instant();
+            Duration age = heldBack.compareTo(LONGEST_HELD_BACK) > 0 ? LONGEST_HELD_BACK : heldBack;
+            readings.saveAndFlush(new ReadingEntry(readingId, call.id(), reading, now.minus(age), now));
         }
-        return bench(tree, of.observerId());
+        return desk.bench(tree, of.observerId());
+    }
+
+    private static void requireFit(StoredSheet sheet, Circumstances circumstances, NewReading reading) {
+        if (!reading.isWithdrawn()) {
+            refusedAs(
+                    "unfit-reading",
+                    () -> CallInHand.evidenceOf(sheet, circumstances, Set.<Faculty>of(), List.of(reading), List.of()));
+        } else if (sheet.sheet().character(reading.character()).isEmpty()) {
+            throw Problem.unfit(
+                    "unfit-reading",
+                    "The sheet has no character \"" + reading.character() + "\" to take back. Nothing was changed.");
+        }
+    }
+
+    private static void requireHarmless(SurveyedTree tree, Call call, StoredSheet sheet, NewReading reading) {
+        boolean wounds = sheet.sheet()
+                .character(reading.character())
+                .filter(character -> character.effort().harm() == Harm.WOUND)
+                .isPresent();
+        if (!wounds || reading.notSeen() || reading.isWithdrawn()) {
+            return;
+        }
+        if (!tree.woundingAllowed()) {
+            throw Problem.unfit(
+                    "wounding-off",
+                    "This check wounds the tree, and this survey does not allow that. It was not stored; your other"
+                            + " readings are kept. Choose another check, or ask your lead.");
+        }
+        if (!call.hasReadWoundingCaution()) {
+            throw Problem.unfit(
+                    "caution-unread",
+                    "This check wounds the tree. It was not stored; your other readings are kept. Read the caution and"
+                            + " say so first, then enter it again.");
+        }
+    }
+
+    /**
+     * Marks a gate item. Sent again with the same id, it changes nothing.
+     *
+     * @throws Problem if the sheet has no such item, or the id belongs to another mark
+     */
+    @Transactional
+    BenchDto markGate(TreeOfObserver of, UUID markId, String item, String mark) {
+        SurveyedTree tree = openForWriting(of);
+        Call call = callOf(tree, of.observerId());
+        GateEntry.Mark said = GateEntry.Mark.of(mark);
+        Optional<GateEntry> known = gates.findById(markId);
+        if (known.isPresent()) {
+            GateEntry kept = known.get();
+            requireSame(kept.callId().equals(call.id()) && kept.itemId().equals(item) && kept.mark() == said, "mark");
+        } else {
+            StoredSheet sheet = library.find(call.sheetVersionId());
+            refusedAs(
+                    "unfit-mark",
+                    () -> CallInHand.evidenceOf(
+                            sheet,
+                            call.circumstances(),
+                            Set.<Faculty>of(),
+                            List.of(),
+                            List.of(new GateMark(item, true))));
+            gates.saveAndFlush(new GateEntry(markId, call.id(), item, said, clock.instant()));
+        }
+        return desk.bench(tree, of.observerId());
     }
 
     /**
@@ -132,130 +234,34 @@ public class CallService {
         Optional<Determination> known = determinations.findById(determinationId);
         if (known.isPresent()) {
             requireSame(isSame(known.get(), of, signed), "determination");
-            return bench(tree, of.observerId());
+            return desk.bench(tree, of.observerId());
         }
-        CallInHand call = inHand(tree, callOf(tree, of.observerId()));
-        List<Determination> earlier = determinations.findByTreeIdInOrderByEntryOrderDesc(List.of(tree.id()));
+        callOf(tree, of.observerId());
+        CallInHand call = desk.callInHand(tree, of.observerId());
+        List<Determination> earlier = desk.signedFor(List.of(tree.id()));
         Assessment assessment = call.assessment(new CallRecord(
-                !signed.voucher().isBlank(), signed.writtenReasons().keySet(), false, standingTaxa(earlier)));
+                !signed.voucher().isBlank() || !call.photos().isEmpty(),
+                signed.writtenReasons().keySet(),
+                false,
+                desk.standingTaxa(earlier)));
         SigningRules.check(call, assessment, signed);
-        Snapshot snapshot = new Snapshot(
-                Snapshot.FORMAT,
-                call.sheet().id(),
-                call.sheet().sha256(),
-                call.circumstances(),
-                call.counting().stream()
-                        .map(entry -> new Snapshot.KeptReading(entry.getId(), entry.reading()))
-                        .toList(),
-                Figures.of(assessment),
-                Judgement.of(assessment, call.tier().code()));
-        determinations.saveAndFlush(
-                new Determination(determinationId, tree.id(), of.observerId(), signed, snapshot, clock.instant()));
-        return bench(tree, of.observerId());
-    }
-
-    /** The trees of a survey, each with what the observer made of it and what was signed. */
-    @Transactional(readOnly = true)
-    List<TreeRowDto> trees(UUID surveyId, UUID observerId) {
-        List<SurveyedTree> trees = surveys.trees(surveyId, observerId);
-        List<UUID> ids = trees.stream().map(SurveyedTree::id).toList();
-        Map<UUID, Call> callByTree = calls.findByObserverIdAndTreeIdIn(observerId, ids).stream()
-                .collect(Collectors.toMap(Call::treeId, call -> call));
-        Map<UUID, List<ReadingEntry>> entriesByCall =
-                readings
-                        .findByCallIdInOrderByEntryOrder(
-                                callByTree.values().stream().map(Call::id).toList())
-                        .stream()
-                        .collect(Collectors.groupingBy(ReadingEntry::callId));
-        Map<UUID, List<Determination>> signedByTree = determinations.findByTreeIdInOrderByEntryOrderDesc(ids).stream()
-                .collect(Collectors.groupingBy(Determination::treeId));
-        Map<UUID, String> callSigns =
-                callSigns(signedByTree.values().stream().flatMap(List::stream).toList());
-        Map<String, StoredSheet> newest = new HashMap<>();
-        return trees.stream()
-                .map(tree -> {
-                    StoredSheet sheet = newest.computeIfAbsent(tree.groupId(), library::newest);
-                    Call call = callByTree.get(tree.id());
-                    CallInHand mine = call == null
-                            ? untouched(tree, sheet)
-                            : inHand(tree, call, entriesByCall.getOrDefault(call.id(), List.of()));
-                    return TreeRowDto.of(
-                            tree, mine, determinationDtos(signedByTree.getOrDefault(tree.id(), List.of()), callSigns));
-                })
-                .toList();
-    }
-
-    private BenchDto bench(SurveyedTree tree, UUID observerId) {
-        List<Determination> signed = determinations.findByTreeIdInOrderByEntryOrderDesc(List.of(tree.id()));
-        CallRecord onRecord = new CallRecord(false, Set.of(), false, standingTaxa(signed));
-        return BenchDto.of(tree, callInHand(tree, observerId), onRecord, determinationDtos(signed, callSigns(signed)));
-    }
-
-    private CallInHand callInHand(SurveyedTree tree, UUID observerId) {
-        return calls.findByTreeIdAndObserverId(tree.id(), observerId)
-                .map(call -> inHand(tree, call))
-                .orElseGet(() -> untouched(tree, library.newest(tree.groupId())));
-    }
-
-    /** The taxa that observers signed last for a tree. */
-    private static Set<String> standingTaxa(List<Determination> newestFirst) {
-        return newestFirst.stream()
-                .filter(one -> one.taxonId() != null && !isSuperseded(one, newestFirst))
-                .map(Determination::taxonId)
-                .collect(Collectors.toSet());
-    }
-
-    private List<DeterminationDto> determinationDtos(List<Determination> newestFirst, Map<UUID, String> callSigns) {
-        return newestFirst.stream()
-                .map(one -> DeterminationDto.of(
-                        one,
-                        library.find(one.snapshot().sheetVersionId()),
-                        callSigns.get(one.observerId()),
-                        isSuperseded(one, newestFirst)))
-                .toList();
-    }
-
-    /** Whether the same observer signed the tree again later. */
-    private static boolean isSuperseded(Determination one, List<Determination> newestFirst) {
-        return newestFirst.stream()
-                .takeWhile(later -> later != one)
-                .anyMatch(later -> later.observerId().equals(one.observerId()));
-    }
-
-    private Map<UUID, String> callSigns(List<Determination> signed) {
-        return accounts.callSigns(
-                signed.stream().map(Determination::observerId).distinct().toList());
-    }
-
-    private CallInHand inHand(SurveyedTree tree, Call call) {
-        return inHand(tree, call, readings.findByCallIdInOrderByEntryOrder(List.of(call.id())));
-    }
-
-    private CallInHand inHand(SurveyedTree tree, Call call, List<ReadingEntry> entries) {
-        return new CallInHand(
-                library.find(call.sheetVersionId()),
-                call.circumstances(),
-                call.tier(),
-                tree.woundingAllowed(),
-                entries);
-    }
-
-    private CallInHand untouched(SurveyedTree tree, StoredSheet sheet) {
-        return new CallInHand(sheet, circumstancesOf(tree), Tier.TALLY, tree.woundingAllowed(), List.of());
+        determinations.saveAndFlush(new Determination(
+                determinationId, tree.id(), of.observerId(), signed, Snapshot.of(call, assessment), clock.instant()));
+        return desk.bench(tree, of.observerId());
     }
 
     private Call callOf(SurveyedTree tree, UUID observerId) {
-        return calls.findByTreeIdAndObserverId(tree.id(), observerId)
-                .orElseGet(() -> calls.save(new Call(
-                        tree.id(),
-                        observerId,
-                        library.newest(tree.groupId()).id(),
-                        circumstancesOf(tree),
-                        clock.instant())));
+        return calls.findFirstByTreeIdAndObserverIdOrderByTakenUpAtDesc(tree.id(), observerId)
+                .orElseGet(() -> opened(tree, observerId, library.newest(tree.groupId())));
     }
 
-    private Circumstances circumstancesOf(SurveyedTree tree) {
-        return new Circumstances(LocalDate.now(clock).getMonthValue(), tree.stage(), tree.origin(), tree.habitat());
+    private Call opened(SurveyedTree tree, UUID observerId, StoredSheet sheet) {
+        return calls.save(new Call(tree.id(), observerId, sheet, desk.circumstancesOf(tree), clock.instant()));
+    }
+
+    /** The tree of a call that is about to be written to, and the id of the call. */
+    UUID openCall(TreeOfObserver of) {
+        return callOf(openForWriting(of), of.observerId()).id();
     }
 
     /** One observer's writes on one tree come one after the other, so that a request sent twice is seen to be so. */
@@ -281,7 +287,7 @@ public class CallService {
                 && known.note().equals(signed.note());
     }
 
-    private static void requireSame(boolean same, String what) {
+    static void requireSame(boolean same, String what) {
         if (!same) {
             throw Problem.conflict(
                     "id-taken",

@@ -10,6 +10,7 @@ import org.goldthistle.core.Coded;
 import org.goldthistle.core.Refusals;
 import org.goldthistle.core.reading.Context;
 import org.goldthistle.core.reading.TreeOrigin;
+import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.core.sheet.Habitat;
 import org.goldthistle.core.sheet.LifeStage;
 
@@ -20,8 +21,11 @@ record Circumstances(
         @NotNull String origin,
         @NotNull List<String> habitat) {
 
-    /** @throws org.goldthistle.core.RefusedException if a code is unknown or the month out of range */
-    Context toContext() {
+    /**
+     * @param lacking what the observer does not have
+     * @throws org.goldthistle.core.RefusedException if a code is unknown or the month out of range
+     */
+    Context toContext(Set<Faculty> lacking) {
         var refusals = new Refusals();
         Optional<LifeStage> lifeStage = Coded.find(LifeStage.values(), stage);
         refusals.require(lifeStage.isPresent(), "stage", stage, Coded.codes(LifeStage.values()));
@@ -35,6 +39,6 @@ record Circumstances(
         }
         refusals.throwIfAny();
         return new Context(
-                month, lifeStage.get(), treeOrigin.get(), keys, Optional.empty(), Optional.empty(), Map.of());
+                month, lifeStage.get(), treeOrigin.get(), keys, Optional.empty(), Optional.empty(), Map.of(), lacking);
     }
 }

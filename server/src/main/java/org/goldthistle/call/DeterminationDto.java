@@ -41,6 +41,7 @@ record DeterminationDto(
         List<NewReading> readings,
         Figures figures,
         Judgement judgement,
+        List<Snapshot.KeptPicture> photos,
         boolean recomputes,
         boolean superseded) {
 
@@ -77,6 +78,7 @@ record DeterminationDto(
                 readings,
                 snapshot.figures(),
                 snapshot.judgement(),
+                snapshot.photos() == null ? List.of() : snapshot.photos(),
                 recomputes(snapshot, sheet, readings),
                 superseded);
     }
@@ -90,7 +92,10 @@ record DeterminationDto(
     }
 
     private static boolean recomputes(Snapshot snapshot, StoredSheet sheet, List<NewReading> readings) {
-        Figures again = CallInHand.figuresOf(sheet, CallInHand.evidenceOf(sheet, snapshot.circumstances(), readings));
+        Figures again = CallInHand.figuresOf(
+                sheet,
+                CallInHand.evidenceOf(
+                        sheet, snapshot.circumstances(), snapshot.lackedFaculties(), readings, snapshot.gateMarks()));
         return snapshot.sheetSha256().equals(sheet.sha256())
                 && agree(snapshot.figures().withSurroundings(), again.withSurroundings())
                 && agree(snapshot.figures().featuresAlone(), again.featuresAlone());

@@ -20,7 +20,7 @@ import org.springframework.lang.Nullable;
 
 /**
  * A reading as it is sent and kept: states or values, one per replicate, or not seen. Certainty belongs to what was
- * seen; material and position may be left out.
+ * seen; material and position may be left out. A withdrawn one says only that what was read before was a mistake.
  */
 record NewReading(
         @NotBlank String character,
@@ -29,9 +29,15 @@ record NewReading(
         boolean notSeen,
         @Nullable String certainty,
         @Nullable String material,
-        @Nullable String position) {
+        @Nullable String position,
+        @Nullable Boolean withdrawn) {
 
     private static final int MOST_REPLICATES = 200;
+
+    /** Whether it takes back what was read before. */
+    boolean isWithdrawn() {
+        return Boolean.TRUE.equals(withdrawn);
+    }
 
     /** @throws RefusedException if it is not exactly one of states, values and not seen, or a code is unknown */
     Observation toObservation() {

@@ -33,17 +33,20 @@ class ReadingEntry implements Persistable<UUID> {
     private String material;
     private String position;
     private Instant recordedAt;
+    private Instant readAt;
 
     protected ReadingEntry() {}
 
-    ReadingEntry(UUID id, UUID callId, NewReading reading, Instant recordedAt) {
+    ReadingEntry(UUID id, UUID callId, NewReading reading, Instant readAt, Instant recordedAt) {
         this.id = id;
         this.callId = callId;
         this.characterId = reading.character();
-        this.observed = new Seen(reading.states(), reading.values(), reading.notSeen());
+        this.observed =
+                new Seen(reading.states(), reading.values(), reading.notSeen(), reading.isWithdrawn() ? true : null);
         this.certainty = reading.certainty();
         this.material = reading.material();
         this.position = reading.position();
+        this.readAt = readAt;
         this.recordedAt = recordedAt;
     }
 
@@ -61,15 +64,27 @@ class ReadingEntry implements Persistable<UUID> {
         return callId;
     }
 
+    /** When it was read, by what the observer's device said of its age. */
+    Instant readAt() {
+        return readAt == null ? recordedAt : readAt; // entries from before devices said so
+    }
+
     Instant recordedAt() {
         return recordedAt;
     }
 
     NewReading reading() {
         return new NewReading(
-                characterId, observed.states(), observed.values(), observed.notSeen(), certainty, material, position);
+                characterId,
+                observed.states(),
+                observed.values(),
+                observed.notSeen(),
+                certainty,
+                material,
+                position,
+                observed.withdrawn());
     }
 
     /** What was seen, as stored. */
-    record Seen(List<String> states, List<Double> values, boolean notSeen) {}
+    record Seen(List<String> states, List<Double> values, boolean notSeen, Boolean withdrawn) {}
 }

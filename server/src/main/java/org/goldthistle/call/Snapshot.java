@@ -1,7 +1,14 @@
 package org.goldthistle.call;
 
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
+import org.goldthistle.core.Coded;
+import org.goldthistle.core.reading.GateMark;
+import org.goldthistle.core.sheet.Faculty;
+import org.goldthistle.core.verdict.Assessment;
+import org.springframework.lang.Nullable;
 
 /**
  * All that a signed call was reckoned from, with the figures it had: from circumstances, readings and sheet version
@@ -14,6 +21,9 @@ import java.util.UUID;
  * @param readings in the order of their entry, one a character
  * @param figures as they stood when it was signed
  * @param judgement as it stood
+ * @param lacking codes of what the observer did not have; null in records from before they could say so
+ * @param gate marks, in the order in which they were made; null in older records
+ * @param photos that belonged to it; null in older records
  */
 record Snapshot(
         String format,
@@ -22,9 +32,57 @@ record Snapshot(
         Circumstances circumstances,
         List<KeptReading> readings,
         Figures figures,
-        Judgement judgement) {
+        Judgement judgement,
+        @Nullable List<String> lacking,
+        @Nullable List<KeptMark> gate,
+        @Nullable List<KeptPicture> photos) {
 
-    static final String FORMAT = "goldthistle-call/1";
+    private static final String FORMAT = "goldthistle-call/1";
+
+    /** A call as it is signed. */
+    static Snapshot of(CallInHand call, Assessment assessment) {
+        return new Snapshot(
+                FORMAT,
+                call.sheet().id(),
+                call.sheet().sha256(),
+                call.circumstances(),
+                call.counting().stream()
+                        .map(entry -> new KeptReading(entry.getId(), entry.reading()))
+                        .toList(),
+                Figures.of(assessment),
+                Judgement.of(assessment, call.tier().code()),
+                call.lacking().stream().map(Faculty::code).toList(),
+                call.gate().stream()
+                        .map(mark -> new KeptMark(mark.item(), mark.fits()))
+                        .toList(),
+                call.photos().stream()
+                        .map(photo -> new KeptPicture(photo.id(), photo.character(), photo.sha256()))
+                        .toList());
+    }
+
+    /** What the observer did not have. */
+    Set<Faculty> lackedFaculties() {
+        Set<Faculty> found = EnumSet.noneOf(Faculty.class);
+        if (lacking != null) {
+            lacking.forEach(code -> found.add(Coded.find(Faculty.values(), code).orElseThrow()));
+        }
+        return found;
+    }
+
+    /** The gate as it was marked. */
+    List<GateMark> gateMarks() {
+        return gate == null
+                ? List.of()
+                : gate.stream()
+                        .map(mark -> new GateMark(mark.item(), mark.fits()))
+                        .toList();
+    }
+
+    /** A mark of a gate item. */
+    record KeptMark(String item, boolean fits) {}
+
+    /** A photo with the print of its content. */
+    record KeptPicture(UUID id, @Nullable String character, String sha256) {}
 
     /** A reading with its id in the record. */
     record KeptReading(UUID id, NewReading reading) {}

@@ -8,9 +8,11 @@ import org.goldthistle.core.plan.NextCheck;
  * @param seeds how promising at a glance, 0-4
  * @param chanceToSettle that some taxon reaches the threshold by it, in [0, 1]
  * @param forTheQuorum whether it comes first because only the agreement of organs lacks
+ * @param comesLast whether the observer lacks what it asks for
  */
-record SuggestedCheck(String character, int seeds, double chanceToSettle, boolean forTheQuorum) {
+record SuggestedCheck(String character, int seeds, double chanceToSettle, boolean forTheQuorum, boolean comesLast) {
     static SuggestedCheck of(NextCheck check) {
-        return new SuggestedCheck(check.character().id(), check.seeds(), check.chanceToSettle(), check.comesFirst());
+        return new SuggestedCheck(
+                check.character().id(), check.seeds(), check.chanceToSettle(), check.comesFirst(), check.comesLast());
     }
 }

@@ -11,6 +11,7 @@ import org.springframework.lang.Nullable;
  * A tree in a survey's list.
  *
  * @param groupTitle the confusable group it belongs to
+ * @param elsewhere whether the observer moved it to another group than the plot says
  * @param readings how many characters this observer has entered
  * @param thistle what they amount to at a glance; null before the first
  * @param signed what observers signed last, the newest first
@@ -21,6 +22,7 @@ record TreeRowDto(
         int tag,
         String groupId,
         String groupTitle,
+        boolean elsewhere,
         String stage,
         int diameterMillimetres,
         int readings,
@@ -36,6 +38,7 @@ record TreeRowDto(
                 tree.tag(),
                 sheet.id(),
                 sheet.title(),
+                !sheet.id().equals(tree.groupId()),
                 tree.stage(),
                 tree.diameterMillimetres(),
                 entered,

@@ -77,9 +77,7 @@ class LibraryLoader implements ApplicationRunner {
         List<String> refused = new ArrayList<>();
         textsByFile.forEach((file, text) -> {
             try {
-                if (library.addFirstVersion(text)) {
-                    LOG.info("stored version 1 of {}", file);
-                }
+                library.keepUpToDate(text).ifPresent(version -> LOG.info("stored version {} of {}", version, file));
             } catch (RefusedException broken) {
                 for (Refusal refusal : broken.refusals()) {
                     refused.add(file + ": " + refusal.message());

@@ -5,12 +5,21 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.util.HexFormat;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import org.goldthistle.core.Coded;
 import org.goldthistle.core.balance.GroupModel;
+import org.goldthistle.core.plan.SeparatingPower;
+import org.goldthistle.core.reading.Context;
+import org.goldthistle.core.reading.TreeOrigin;
 import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.LifeStage;
+import org.goldthistle.core.sheet.School;
 import org.goldthistle.formats.GroupSheetJson;
 import org.goldthistle.platform.Problem;
 import org.springframework.stereotype.Service;
@@ -29,21 +38,31 @@ public class LibraryService {
     }
 
     /**
-     * Stores a sheet as its group's first version, unless the group has one already.
+     * Stores a sheet that ships with the application as its group's newest version, unless the library has had it
+     * already or a person has made a version of their own since.
      *
-     * @return whether it was stored
+     * @return the number of the version that was stored; empty: none was
      * @throws org.goldthistle.core.RefusedException with every rule that the sheet breaks
      */
     @Transactional
-    public boolean addFirstVersion(String text) {
+    public OptionalInt keepUpToDate(String text) {
         GroupSheet sheet = GroupSheetJson.read(text);
-        if (versions.existsByGroupId(sheet.id())) {
-            return false;
-        }
         String print = sha256(text);
-        UUID id = UUID.nameUUIDFromBytes((sheet.id() + " 1 " + print).getBytes(StandardCharsets.UTF_8));
-        versions.save(new SheetVersion(id, sheet.id(), 1, print, text, clock.instant()));
-        return true;
+        Optional<SheetVersion> newest = versions.findFirstByGroupIdOrderByVersionDesc(sheet.id());
+        boolean ownWork = newest.isPresent() && !newest.get().builtIn();
+        if (ownWork || versions.existsByGroupIdAndSha256(sheet.id(), print)) {
+            return OptionalInt.empty();
+        }
+        int version = 1 + newest.map(SheetVersion::version).orElse(0);
+        UUID id = UUID.nameUUIDFromBytes((sheet.id() + " " + version + " " + print).getBytes(StandardCharsets.UTF_8));
+        versions.save(new SheetVersion(id, sheet.id(), version, print, text, clock.instant()));
+        return OptionalInt.of(version);
+    }
+
+    /** The newest version of every group's sheet, by group. */
+    @Transactional(readOnly = true)
+    public List<StoredSheet> newest() {
+        return versions.newestIds().stream().map(this::find).toList();
     }
 
     /**
@@ -53,8 +72,8 @@ public class LibraryService {
      */
     @Transactional(readOnly = true)
     public StoredSheet newest(String groupId) {
-        return versions.findFirstByGroupIdOrderByVersionDesc(groupId)
-                .map(this::prepared)
+        return versions.newestId(groupId)
+                .map(this::find)
                 .orElseThrow(() -> Problem.missing(
                         "no-such-group",
                         "There is no sheet of the group \"" + groupId + "\" in the library. Nothing was changed."));
@@ -70,6 +89,38 @@ public class LibraryService {
         return Optional.ofNullable(ready.get(versionId))
                 .or(() -> versions.findById(versionId).map(this::prepared))
                 .orElseThrow(() -> Problem.missing("no-such-sheet", "The library has no such version of a sheet."));
+    }
+
+    /**
+     * How well each character of a sheet version parts some of its taxa.
+     *
+     * @throws Problem if there is no such version, stage, school, or pair of taxa
+     */
+    @Transactional(readOnly = true)
+    List<SeparatingPower> separation(
+            UUID versionId, int month, String stage, Optional<String> school, Set<String> taxa) {
+        StoredSheet stored = find(versionId);
+        LifeStage lifeStage = coded(LifeStage.values(), stage);
+        Optional<School> weights = school.map(code -> coded(School.values(), code));
+        long known =
+                taxa.stream().filter(id -> stored.sheet().taxonIndex(id) >= 0).count();
+        if (month < 1 || month > 12) {
+            throw Problem.unfit("no-such-month", "Month " + month + " was asked for. Choose one from 1 to 12.");
+        }
+        if (known < taxa.size() || known < 2) {
+            throw Problem.unfit(
+                    "no-such-taxa",
+                    "It takes two or more taxa of this sheet, but " + taxa + " was asked for. Choose from its taxa.");
+        }
+        Context context = new Context(
+                month, lifeStage, TreeOrigin.UNKNOWN, Set.of(), Optional.empty(), Optional.empty(), Map.of());
+        return SeparatingPower.of(stored.model(), context, weights, taxa);
+    }
+
+    private static <T extends Coded> T coded(T[] all, String code) {
+        return Coded.find(all, code)
+                .orElseThrow(() -> Problem.unfit(
+                        "no-such-word", "\"" + code + "\" is none of " + Coded.codes(all) + ". Choose one of them."));
     }
 
     private StoredSheet prepared(SheetVersion stored) {

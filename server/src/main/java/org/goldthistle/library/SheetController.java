@@ -1,12 +1,18 @@
 package org.goldthistle.library;
 
 import java.time.Duration;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import org.goldthistle.core.plan.SeparatingPower;
+import org.goldthistle.core.sheet.GroupSheet;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Sheet versions for reading; one never changes, so a browser may keep it. */
@@ -17,6 +23,55 @@ class SheetController {
 
     SheetController(LibraryService library) {
         this.library = library;
+    }
+
+    /** The newest version of each group's sheet. */
+    @GetMapping
+    List<GroupDto> list() {
+        return library.newest().stream().map(GroupDto::of).toList();
+    }
+
+    /**
+     * How well each character parts some taxa of a sheet, the most powerful first.
+     *
+     * @param school whose weights count: field-marks or close-characters; without it the sheet's own
+     * @param taxa ids of the taxa to be parted, two or more
+     */
+    @GetMapping("/{versionId}/separation")
+    List<SeparationDto> separation(
+            @PathVariable UUID versionId,
+            @RequestParam int month,
+            @RequestParam String stage,
+            @RequestParam(required = false) String school,
+            @RequestParam List<String> taxa) {
+        return library
+                .separation(versionId, month, stage, Optional.ofNullable(school), new LinkedHashSet<>(taxa))
+                .stream()
+                .map(SeparationDto::of)
+                .toList();
+    }
+
+    /** A group in a list. */
+    record GroupDto(String groupId, String title, UUID versionId, int version, String why, List<String> taxa) {
+        static GroupDto of(StoredSheet stored) {
+            GroupSheet sheet = stored.sheet();
+            return new GroupDto(
+                    sheet.id(),
+                    sheet.title(),
+                    stored.id(),
+                    stored.version(),
+                    sheet.why(),
+                    sheet.taxa().stream()
+                            .map(taxon -> taxon.name().commonName())
+                            .toList());
+        }
+    }
+
+    /** The bits that one fair reading of a character brings about the taxa, each equally likely before. */
+    record SeparationDto(String character, double bits, boolean inSeason) {
+        static SeparationDto of(SeparatingPower power) {
+            return new SeparationDto(power.character().id(), power.bits(), power.inSeason());
+        }
     }
 
     /** One version of a group's sheet. */

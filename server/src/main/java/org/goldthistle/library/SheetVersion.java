@@ -22,6 +22,8 @@ class SheetVersion {
     @JdbcTypeCode(SqlTypes.JSON)
     private String body;
 
+    private boolean builtIn = true;
+
     private Instant createdAt;
 
     protected SheetVersion() {}
@@ -33,6 +35,11 @@ class SheetVersion {
         this.sha256 = sha256;
         this.body = body;
         this.createdAt = createdAt;
+    }
+
+    /** Whether it ships with the application; otherwise a person made it. */
+    boolean builtIn() {
+        return builtIn;
     }
 
     UUID id() {

@@ -20,6 +20,7 @@ class Survey {
     private String district;
     private int season;
     private boolean woundingAllowed;
+    private boolean photoPositionKept;
 
     @ElementCollection
     @CollectionTable(name = "survey_member", joinColumns = @JoinColumn(name = "survey_id"))
@@ -54,6 +55,15 @@ class Survey {
 
     boolean woundingAllowed() {
         return woundingAllowed;
+    }
+
+    boolean photoPositionKept() {
+        return photoPositionKept;
+    }
+
+    void change(boolean wounding, boolean photoPosition) {
+        this.woundingAllowed = wounding;
+        this.photoPositionKept = photoPosition;
     }
 
     Set<UUID> members() {

@@ -3,6 +3,8 @@ package org.goldthistle.survey;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import org.goldthistle.account.Role;
+import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.platform.Problem;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -41,6 +43,23 @@ public class SurveyService {
     @Transactional(readOnly = true)
     List<Survey> surveysOf(UUID observerId) {
         return surveys.findOf(observerId);
+    }
+
+    /**
+     * Changes what a survey allows.
+     *
+     * @throws Problem if the observer does not belong to the survey, or is no lead
+     */
+    @Transactional
+    Survey change(UUID surveyId, SignedInObserver observer, boolean wounding, boolean photoPosition) {
+        requireMember(surveyId, observer.id());
+        if (observer.role() != Role.LEAD) {
+            throw Problem.forbidden(
+                    "lead-only", "Only a lead changes what a survey allows. Nothing was changed; ask your lead.");
+        }
+        Survey survey = surveys.getReferenceById(surveyId);
+        survey.change(wounding, photoPosition);
+        return survey;
     }
 
     /**

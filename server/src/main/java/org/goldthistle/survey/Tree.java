@@ -50,6 +50,7 @@ class Tree {
                 plot.survey().id(),
                 plot.survey().name(),
                 plot.survey().woundingAllowed(),
+                plot.survey().photoPositionKept(),
                 plot.code(),
                 tag,
                 groupId,

@@ -52,6 +52,9 @@ public final class ModelConstants {
     /** Section 4: multiplier of a site character where the tree's habitat already speaks through the prior. */
     public static final double SITE_WITH_HABITAT = 0.5;
 
+    /** Section 4: multiplier of a check that asks for what the observer said they do not have. */
+    public static final double FACULTY_LACKING = 0.25;
+
     /** Section 4: how alike the readings of one cluster are taken to be. */
     public static final double CLUSTER_LIKENESS = 0.8;
 

@@ -1,5 +1,6 @@
 package org.goldthistle.core.balance;
 
+import static org.goldthistle.core.balance.ModelConstants.FACULTY_LACKING;
 import static org.goldthistle.core.balance.ModelConstants.OUT_OF_SEASON;
 import static org.goldthistle.core.balance.ModelConstants.SITE_WITH_HABITAT;
 import static org.goldthistle.core.balance.ModelConstants.WEAK_ABSENCE;
@@ -63,6 +64,9 @@ public final class Weight {
         }
         if (character.isSite() && !context.habitat().isEmpty()) {
             weight *= SITE_WITH_HABITAT;
+        }
+        if (context.lacksFor(character.effort())) {
+            weight *= FACULTY_LACKING;
         }
         return weight;
     }

@@ -14,9 +14,15 @@ import org.goldthistle.core.sheet.Harm;
  * @param chanceToSettle that some taxon reaches p* by it, in [0, 1]
  * @param cost minutes of work, with harm and hazards put in minutes' worth
  * @param comesFirst whether its organ is wanted for the quorum
+ * @param comesLast whether the observer lacks what it asks for
  */
 public record NextCheck(
-        DiagnosticCharacter character, double gain, double chanceToSettle, double cost, boolean comesFirst) {
+        DiagnosticCharacter character,
+        double gain,
+        double chanceToSettle,
+        double cost,
+        boolean comesFirst,
+        boolean comesLast) {
 
     private static final double[] SEED_STEPS = {0.01, 0.03, 0.08, 0.2};
 

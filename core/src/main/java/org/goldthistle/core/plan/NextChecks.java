@@ -39,7 +39,12 @@ public final class NextChecks {
                 PlannedCheck check = new PlannedCheck(model, i, context, terms.school());
                 if (check.isWorthOffering()) {
                     offered.add(promise(
-                            check, deciding, among, terms, GroupModel.clusterShare(1 + deciding.readInCluster(i))));
+                            check,
+                            deciding,
+                            among,
+                            context,
+                            terms,
+                            GroupModel.clusterShare(1 + deciding.readInCluster(i))));
                 }
             }
         }
@@ -48,14 +53,20 @@ public final class NextChecks {
     }
 
     private static NextCheck promise(
-            PlannedCheck check, Balance deciding, double[] among, PlanTerms terms, double clusterShare) {
+            PlannedCheck check,
+            Balance deciding,
+            double[] among,
+            Context context,
+            PlanTerms terms,
+            double clusterShare) {
         DiagnosticCharacter character = check.character();
         return new NextCheck(
                 character,
                 check.gain(among, clusterShare),
                 check.chanceToSettle(deciding, among, clusterShare, terms.threshold()),
                 cost(character.effort()),
-                terms.organsFirst().contains(character.organ()));
+                terms.organsFirst().contains(character.organ()),
+                context.lacksFor(character.effort()));
     }
 
     /** Ids of the characters that a balance has readings of. */
@@ -69,7 +80,8 @@ public final class NextChecks {
 
     /**
      * The offered checks as they are suggested to a crew: those that wound the tree left out while a gentler one has a
-     * quarter of their gain, and those that the quorum wants before the others.
+     * quarter of their gain, those that the quorum wants before the others, and those that ask for what the observer
+     * lacks after all others.
      */
     public static List<NextCheck> suggested(List<NextCheck> offered) {
         double gentlest = 0;
@@ -84,7 +96,9 @@ public final class NextChecks {
                 suggested.add(check);
             }
         }
-        suggested.sort(Comparator.comparing(NextCheck::comesFirst).reversed()); // stable: ranked among themselves
+        suggested.sort(Comparator.comparing(NextCheck::comesLast)
+                .thenComparing(
+                        Comparator.comparing(NextCheck::comesFirst).reversed())); // stable: ranked among themselves
         return List.copyOf(suggested);
     }
 

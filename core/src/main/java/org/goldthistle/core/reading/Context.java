@@ -5,6 +5,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.goldthistle.core.Refusals;
+import org.goldthistle.core.sheet.Effort;
+import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.core.sheet.Habitat;
 import org.goldthistle.core.sheet.LifeStage;
 import org.goldthistle.core.sheet.Material;
@@ -20,6 +22,7 @@ import org.goldthistle.core.sheet.Position;
  * @param material of readings that name none; empty: their multiplier is 1
  * @param position of readings that name none; empty: their multiplier is 1
  * @param records verified trees of the district by taxon id, of any origin, each at least 0; may be empty
+ * @param lacking what the observer said they do not have; may be empty
  */
 public record Context(
         int month,
@@ -28,7 +31,8 @@ public record Context(
         Set<Habitat> habitat,
         Optional<Material> material,
         Optional<Position> position,
-        Map<String, Integer> records) {
+        Map<String, Integer> records,
+        Set<Faculty> lacking) {
 
     /** @throws org.goldthistle.core.RefusedException if the month or a number of records is out of range */
     public Context {
@@ -36,6 +40,7 @@ public record Context(
         keys.addAll(habitat);
         habitat = java.util.Collections.unmodifiableSet(keys);
         records = Map.copyOf(records);
+        lacking = Set.copyOf(lacking);
         var refusals = new Refusals();
         refusals.require(month >= 1 && month <= 12, "month", month, "a month from 1 to 12");
         records.forEach((taxon, number) ->
@@ -43,8 +48,30 @@ public record Context(
         refusals.throwIfAny();
     }
 
+    /** The circumstances as seen by an observer who lacks nothing. */
+    public Context(
+            int month,
+            LifeStage stage,
+            TreeOrigin origin,
+            Set<Habitat> habitat,
+            Optional<Material> material,
+            Optional<Position> position,
+            Map<String, Integer> records) {
+        this(month, stage, origin, habitat, material, position, records, Set.of());
+    }
+
     /** The same tree in another month. */
     public Context inMonth(int other) {
-        return new Context(other, stage, origin, habitat, material, position, records);
+        return new Context(other, stage, origin, habitat, material, position, records, lacking);
+    }
+
+    /** Whether the observer lacks something that a check asks for. */
+    public boolean lacksFor(Effort effort) {
+        for (Faculty faculty : lacking) { // a loop, since this is asked for every reading
+            if (effort.needs(faculty)) {
+                return true;
+            }
+        }
+        return false;
     }
 }

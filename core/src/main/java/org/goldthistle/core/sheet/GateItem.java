@@ -1,13 +1,22 @@
 package org.goldthistle.core.sheet;
 
+import java.util.Optional;
 import org.goldthistle.core.Refusals;
 
 /**
  * Something that every member of the group shares, looked at first and never weighed.
  *
  * @param otherwise what the tree is likely to be when the item fails
+ * @param otherwiseGroup id of the group to look in then, if the library has one
  */
-public record GateItem(String id, String name, Organ organ, Zone zone, String howTo, String otherwise) {
+public record GateItem(
+        String id,
+        String name,
+        Organ organ,
+        Zone zone,
+        String howTo,
+        String otherwise,
+        Optional<String> otherwiseGroup) {
     /** @throws org.goldthistle.core.RefusedException if a text is blank */
     public GateItem {
         var refusals = new Refusals();

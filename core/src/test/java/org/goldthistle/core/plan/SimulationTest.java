@@ -150,7 +150,7 @@ class SimulationTest {
 
     private static int seeds(double gainOfOneMinute) {
         var bark = Sheets.character("bark").states("x", "y").build();
-        return new NextCheck(bark, 2 * gainOfOneMinute, 0, 2, false).seeds();
+        return new NextCheck(bark, 2 * gainOfOneMinute, 0, 2, false, false).seeds();
     }
 
     private static Balance balance(GroupSheet sheet, Observation... observations) {

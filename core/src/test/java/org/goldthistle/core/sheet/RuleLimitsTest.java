@@ -184,7 +184,7 @@ class RuleLimitsTest {
     }
 
     private static Effort effort(double minutes) {
-        return new Effort(minutes, Harm.NONE, List.of(), Sense.SIGHT);
+        return new Effort(minutes, Harm.NONE, List.of(), Sense.SIGHT, false);
     }
 
     private static Context context(int month, Map<String, Integer> records) {
@@ -219,7 +219,7 @@ class RuleLimitsTest {
     }
 
     private static GateItem gate(String id, String name, String howTo, String otherwise) {
-        return new GateItem(id, name, Organ.LEAF, Zone.HAND, howTo, otherwise);
+        return new GateItem(id, name, Organ.LEAF, Zone.HAND, howTo, otherwise, Optional.empty());
     }
 
     private static DiscriminantIndex index(

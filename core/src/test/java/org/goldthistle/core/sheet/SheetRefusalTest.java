@@ -29,7 +29,7 @@ class SheetRefusalTest {
                 refused("months", "13", () -> trust(0.5, Set.of(13))),
                 refused("months", "none", () -> trust(0.5, Set.of())),
                 refused("weight", "NaN", () -> trust(Double.NaN, Set.of(1))),
-                refused("minutes", "0.0", () -> new Effort(0, Harm.NONE, List.of(), Sense.SIGHT)),
+                refused("minutes", "0.0", () -> new Effort(0, Harm.NONE, List.of(), Sense.SIGHT, false)),
                 refused("replicates", "0", () -> new Replication(0, 0.5)),
                 refused("likeness", "1.1", () -> new Replication(3, 1.1)),
                 refused("states", "1 of them", () -> new StateScale(true, List.of(new State("x", "x")))),

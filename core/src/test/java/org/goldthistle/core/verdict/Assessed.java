@@ -51,7 +51,8 @@ final class Assessed {
                 sheet.why(),
                 sheet.taxa(),
                 sheet.fallback(),
-                List.of(new GateItem("paired", "leaves in pairs", Organ.LEAF, Zone.HAND, "look", "another group")),
+                List.of(new GateItem(
+                        "paired", "leaves in pairs", Organ.LEAF, Zone.HAND, "look", "another group", Optional.empty())),
                 sheet.characters(),
                 sheet.indices(),
                 sheet.cautions(),

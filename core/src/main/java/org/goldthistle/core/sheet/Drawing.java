@@ -1,0 +1,31 @@
+package org.goldthistle.core.sheet;
+
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.goldthistle.core.Refusals;
+
+/**
+ * How a state is drawn: a part of the plant and its parameters, for whoever draws it. The core only keeps it.
+ *
+ * @param part in kebab-case, such as {@code leaf} or {@code bark}
+ * @param parameters by name: numbers, words or yes and no
+ */
+public record Drawing(String part, Map<String, Object> parameters) {
+    private static final String KEBAB_CASE = "[a-z]+(-[a-z]+)*";
+
+    /** @throws org.goldthistle.core.RefusedException if the part is no word or a parameter no number, word or flag */
+    public Drawing {
+        parameters = Collections.unmodifiableMap(new LinkedHashMap<>(parameters));
+        var refusals = new Refusals();
+        refusals.require(part.matches(KEBAB_CASE), "part", part, "lower-case words joined by hyphens");
+        parameters.forEach((name, value) -> refusals.require(
+                value instanceof String
+                        || value instanceof Boolean
+                        || value instanceof Double number && !number.isNaN(),
+                name,
+                value,
+                "a number, a word or true or false"));
+        refusals.throwIfAny();
+    }
+}

@@ -1,0 +1,13 @@
+package org.goldthistle.call;
+
+import java.time.Instant;
+import java.util.UUID;
+import org.springframework.lang.Nullable;
+
+/**
+ * A photo of a call without its content.
+ *
+ * @param character it shows; null: the tree
+ * @param sha256 print of the content as it is kept, in hex
+ */
+record KeptPhoto(UUID id, UUID callId, @Nullable String character, String sha256, int sizeBytes, Instant recordedAt) {}

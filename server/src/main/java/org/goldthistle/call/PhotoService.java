@@ -1,0 +1,125 @@
+package org.goldthistle.call;
+
+import java.io.InputStream;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Clock;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.goldthistle.library.LibraryService;
+import org.goldthistle.photo.PhotoFile;
+import org.goldthistle.platform.Problem;
+import org.goldthistle.survey.SurveyService;
+import org.goldthistle.survey.SurveyedTree;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps photos of calls in the database. Every write may be sent twice. */
+@Service
+class PhotoService {
+    private static final int MOST_PHOTOS = 60; // of one call
+
+    private final CallService service;
+    private final Desk desk;
+    private final CallRepository calls;
+    private final PhotoRepository photos;
+    private final SurveyService surveys;
+    private final LibraryService library;
+    private final Clock clock;
+
+    PhotoService(
+            CallService service,
+            Desk desk,
+            CallRepository calls,
+            PhotoRepository photos,
+            SurveyService surveys,
+            LibraryService library,
+            Clock clock) {
+        this.service = service;
+        this.desk = desk;
+        this.calls = calls;
+        this.photos = photos;
+        this.surveys = surveys;
+        this.library = library;
+        this.clock = clock;
+    }
+
+    /**
+     * Keeps a photo. Sent again with the same id, it changes nothing.
+     *
+     * @param character it shows; empty: the tree
+     * @throws Problem if the file is no picture that is kept, or the id belongs to another one
+     */
+    @Transactional
+    BenchDto add(TreeOfObserver of, UUID photoId, Optional<String> character, InputStream sent) {
+        UUID callId = service.openCall(of);
+        SurveyedTree tree = surveys.tree(of.surveyId(), of.treeId(), of.observerId());
+        byte[] content = PhotoFile.bytes(sent);
+        String print = sha256(content);
+        Optional<Photo> known = photos.findById(photoId);
+        if (known.isPresent()) {
+            CallService.requireSame(
+                    known.get().callId().equals(callId)
+                            && known.get().sentSha256().equals(print),
+                    "photo");
+        } else {
+            requireFit(callId, character);
+            PhotoFile file = PhotoFile.read(content, tree.photoPositionKept());
+            photos.saveAndFlush(new Photo(photoId, callId, character.orElse(null), print, file, clock.instant()));
+        }
+        return desk.bench(tree, of.observerId());
+    }
+
+    private void requireFit(UUID callId, Optional<String> character) {
+        var sheet = library.find(calls.findById(callId).orElseThrow().sheetVersionId())
+                .sheet();
+        if (character.isPresent() && sheet.character(character.get()).isEmpty()) {
+            throw Problem.unfit(
+                    "no-such-character",
+                    "The sheet has no character \"" + character.get() + "\". The photo was not stored; attach it to the"
+                            + " tree or to one of the sheet's characters.");
+        }
+        if (photos.findKept(List.of(callId)).size() >= MOST_PHOTOS) {
+            throw Problem.unfit(
+                    "too-many-photos",
+                    "This call has " + MOST_PHOTOS
+                            + " photos already, and that many are kept. This one was not stored.");
+        }
+    }
+
+    /**
+     * A photo with its content: one's own, or one that belongs to a call that was signed.
+     *
+     * @throws Problem if there is none of that id for this observer
+     */
+    @Transactional(readOnly = true)
+    Photo find(TreeOfObserver of, UUID photoId) {
+        SurveyedTree tree = surveys.tree(of.surveyId(), of.treeId(), of.observerId());
+        return photos.findById(photoId)
+                .filter(photo -> isVisible(photo, tree, of.observerId()))
+                .orElseThrow(() -> Problem.missing(
+                        "no-such-photo",
+                        "This tree has no such photo, or it belongs to a call that is not signed yet."));
+    }
+
+    private boolean isVisible(Photo photo, SurveyedTree tree, UUID observerId) {
+        Call call = calls.findById(photo.callId()).orElseThrow();
+        boolean own = call.treeId().equals(tree.id()) && call.observerId().equals(observerId);
+        return own
+                || desk.signedFor(List.of(tree.id())).stream()
+                        .map(one -> one.snapshot().photos())
+                        .anyMatch(kept -> kept != null
+                                && kept.stream().anyMatch(one -> one.id().equals(photo.getId())));
+    }
+
+    /** The print of a file's content, in hex. */
+    static String sha256(byte[] content) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
+        } catch (NoSuchAlgorithmException missing) {
+            throw new IllegalStateException("every Java has SHA-256", missing);
+        }
+    }
+}

@@ -1,0 +1,170 @@
+package org.goldthistle.library;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
+import org.goldthistle.core.sheet.CautionTopic;
+import org.goldthistle.core.sheet.DiagnosticCharacter;
+import org.goldthistle.core.sheet.Drawing;
+import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.Measure;
+import org.goldthistle.core.sheet.NumberScale;
+import org.goldthistle.core.sheet.Profile;
+import org.goldthistle.core.sheet.Range;
+import org.goldthistle.core.sheet.RangeProfile;
+import org.goldthistle.core.sheet.State;
+import org.goldthistle.core.sheet.StateProfile;
+import org.goldthistle.core.sheet.StateScale;
+import org.goldthistle.core.sheet.Taxon;
+import org.springframework.lang.Nullable;
+
+/**
+ * One character as the browser reads it; numeric ones have a unit (empty for counts and ratios) and no states.
+ * Material and position matter when its weight depends on them.
+ *
+ * @param weight the sheet's own, in [0, 1]
+ * @param schools other weights by school
+ * @param profiles of every taxon in the sheet's order, those of hybrids derived where the sheet has none
+ * @param months in which it can be read, 1-12
+ * @param looks how many independent looks so many leaves, cones … are worth, the first for one of them
+ * @param redGreen whether its states are told apart by red against green or brown
+ */
+record CharacterDto(
+        String id,
+        String name,
+        String organ,
+        String zone,
+        String kind,
+        @Nullable String unit,
+        List<StateDto> states,
+        List<ProfileDto> profiles,
+        double weight,
+        Map<String, Double> schools,
+        int replicates,
+        List<Double> looks,
+        double minutes,
+        String harm,
+        List<HazardDto> hazards,
+        List<Integer> months,
+        boolean materialMatters,
+        boolean positionMatters,
+        String sense,
+        boolean redGreen,
+        String howTo,
+        @Nullable String pitfall) {
+
+    private static final int FEWEST_LOOKS = 8;
+
+    static CharacterDto of(GroupSheet sheet, DiagnosticCharacter character) {
+        Map<String, Double> schools = new TreeMap<>();
+        character.trust().schools().forEach((school, weight) -> schools.put(school.code(), weight));
+        return new CharacterDto(
+                character.id(),
+                character.name(),
+                character.organ().code(),
+                character.zone().code(),
+                character.scale().kind(),
+                character.scale() instanceof NumberScale number ? unit(number.measure()) : null,
+                character.scale() instanceof StateScale scale
+                        ? scale.states().stream().map(StateDto::of).toList()
+                        : List.of(),
+                sheet.taxa().stream()
+                        .map(taxon -> ProfileDto.of(sheet, character, taxon))
+                        .toList(),
+                character.trust().weight(),
+                schools,
+                character.replication().replicates(),
+                looks(character),
+                character.effort().minutes(),
+                character.effort().harm().code(),
+                character.effort().hazards().stream()
+                        .map(topic -> new HazardDto(topic.code(), caution(sheet, topic)))
+                        .toList(),
+                character.trust().months().stream().sorted().toList(),
+                !character.trust().materials().isEmpty(),
+                !character.trust().positions().isEmpty(),
+                character.effort().sense().code(),
+                character.effort().redGreen(),
+                character.guidance().howTo(),
+                character.guidance().pitfall().orElse(null));
+    }
+
+    private static List<Double> looks(DiagnosticCharacter character) {
+        int most = Math.max(FEWEST_LOOKS, 2 * character.replication().replicates());
+        return IntStream.rangeClosed(1, most)
+                .mapToObj(character.replication()::looks)
+                .toList();
+    }
+
+    private static String unit(Measure measure) {
+        return switch (measure) {
+            case LENGTH -> "mm";
+            case ANGLE -> "°";
+            case COUNT, RATIO -> "";
+        };
+    }
+
+    private static String caution(GroupSheet sheet, CautionTopic topic) {
+        return sheet.cautions().stream()
+                .filter(caution -> caution.topic() == topic)
+                .map(caution -> caution.text())
+                .findFirst()
+                .orElse("");
+    }
+
+    /** One state of a character; without a drawing its words are shown large. */
+    record StateDto(String id, String name, @Nullable DrawingDto draw) {
+        static StateDto of(State state) {
+            return new StateDto(
+                    state.id(),
+                    state.name(),
+                    state.drawing().map(DrawingDto::of).orElse(null));
+        }
+    }
+
+    /** A part of a plant and the parameters it is drawn with: numbers, words, flags. */
+    record DrawingDto(
+            String part,
+
+            @Schema(additionalProperties = Schema.AdditionalPropertiesValue.TRUE)
+            Map<String, Object> parameters) {
+        static DrawingDto of(Drawing drawing) {
+            return new DrawingDto(drawing.part(), drawing.parameters());
+        }
+    }
+
+    /** A caution that applies while checking. */
+    record HazardDto(String topic, String text) {}
+
+    /**
+     * What a character looks like in one taxon.
+     *
+     * @param derived whether it was derived from a hybrid's parents
+     * @param frequencies one a state, adding up to 1; null for numbers
+     * @param range rarely low, usually low, usually high, rarely high; null for states
+     */
+    record ProfileDto(
+            String taxon,
+            boolean derived,
+            @Nullable List<Double> frequencies,
+            @Nullable List<Double> range) {
+        static ProfileDto of(GroupSheet sheet, DiagnosticCharacter character, Taxon taxon) {
+            Profile profile = sheet.profile(character, taxon.id());
+            boolean derived = !character.profiles().containsKey(taxon.id());
+            if (profile instanceof StateProfile states && character.scale() instanceof StateScale scale) {
+                List<Double> frequencies = scale.states().stream()
+                        .map(state -> states.frequencies().getOrDefault(state.id(), 0.0))
+                        .toList();
+                return new ProfileDto(taxon.id(), derived, frequencies, null);
+            }
+            Range range = ((RangeProfile) profile).range();
+            return new ProfileDto(
+                    taxon.id(),
+                    derived,
+                    null,
+                    List.of(range.rarelyLow(), range.usuallyLow(), range.usuallyHigh(), range.rarelyHigh()));
+        }
+    }
+}

@@ -1,0 +1,88 @@
+package org.goldthistle.photo;
+
+import com.drew.imaging.ImageMetadataReader;
+import com.drew.imaging.ImageProcessingException;
+import com.drew.metadata.Metadata;
+import com.drew.metadata.exif.ExifIFD0Directory;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import org.goldthistle.platform.Problem;
+
+/**
+ * A photo as it is kept.
+ *
+ * @param kind told by its content
+ * @param content the file; a survey that does not keep positions keeps no description of the picture but which way up
+ *     it is
+ */
+public record PhotoFile(PhotoKind kind, byte[] content) {
+    /** The largest photo that is kept, in bytes. */
+    public static final int LARGEST = 12 * 1024 * 1024;
+
+    private static final int UPRIGHT = 1; // of the eight ways in which Exif turns a picture
+
+    /**
+     * Reads a photo.
+     *
+     * @param content the file as it was sent
+     * @param keepsPosition whether it keeps where it was taken, if its file says so
+     * @throws Problem if it is no JPEG, PNG or WebP, or a broken one
+     */
+    public static PhotoFile read(byte[] content, boolean keepsPosition) {
+        PhotoKind kind = PhotoKind.of(content)
+                .orElseThrow(() -> unfit("is not a JPEG, PNG or WebP picture, whatever its name says"));
+        int orientation = orientation(content);
+        if (keepsPosition) {
+            return new PhotoFile(kind, content);
+        }
+        try {
+            return new PhotoFile(
+                    kind,
+                    switch (kind) {
+                        case JPEG -> JpegCleaner.clean(content, orientation);
+                        case PNG -> PngCleaner.clean(content);
+                        case WEBP -> WebpCleaner.clean(content);
+                    });
+        } catch (IndexOutOfBoundsException broken) {
+            throw unfit("breaks off in the middle");
+        }
+    }
+
+    /**
+     * The bytes of a photo as it was sent.
+     *
+     * @throws Problem if they are more than are kept
+     */
+    public static byte[] bytes(InputStream sent) {
+        try {
+            byte[] content = sent.readNBytes(LARGEST + 1);
+            if (content.length > LARGEST) {
+                throw unfit("is larger than 12 MB");
+            }
+            return content;
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        }
+    }
+
+    private static int orientation(byte[] content) {
+        try {
+            Metadata metadata = ImageMetadataReader.readMetadata(new ByteArrayInputStream(content));
+            var exif = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
+            Integer found = exif == null ? null : exif.getInteger(ExifIFD0Directory.TAG_ORIENTATION);
+            return found == null || found < 1 || found > 8 ? UPRIGHT : found;
+        } catch (ImageProcessingException | IOException broken) {
+            throw unfit("cannot be read to its end (" + broken.getMessage() + ")");
+        }
+    }
+
+    private static Problem unfit(String why) {
+        return Problem.unfit(
+                "unfit-photo",
+                "This file " + why
+                        + ". It was not stored; your readings are kept. Choose a JPEG, PNG or WebP picture of"
+                        + " up to 12 MB.");
+    }
+}

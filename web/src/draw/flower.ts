@@ -1,0 +1,147 @@
+import { beside, curve, type Point, placed, placesOn } from './geometry'
+import { edgeOf } from './leaf'
+import type { Reader } from './parameters'
+import type { Picture } from './picture'
+import { Sketch } from './sketch'
+
+const FORMS = ['hanging', 'spreading', 'axil'] as const
+
+/** Flowers on a shoot; form: in a long hanging tail, a stiff spike that stands out, or a few in the leaf angles. */
+export function raceme(read: Reader): Picture {
+  const form = read.word('form', FORMS)
+  read.done()
+  const sketch = new Sketch()
+  if (form === 'axil') axils(sketch)
+  else spike(sketch, form === 'hanging')
+  return sketch.picture()
+}
+
+function spike(sketch: Sketch, hangs: boolean): void {
+  const y = hangs ? 0 : 78 // a spike stands in the middle of the picture
+  sketch.line(
+    curve(
+      [
+        [4, 70 + y],
+        [50, 52 + y],
+        [88, 46 + y],
+      ],
+      6,
+    ),
+    { width: 7, start: 1, end: 0.6 },
+  )
+  leafAt(sketch, [56, 52 + y], -0.5, 56)
+  if (hangs) leafAt(sketch, [86, 47], 1.3, 54)
+  else leafAt(sketch, [74, 48 + y], 2.4, 56)
+  const axis = hangs
+    ? curve(
+        [
+          [88, 46],
+          [112, 58],
+          [122, 100],
+          [120, 150],
+          [124, 192],
+        ],
+        6,
+      )
+    : curve(
+        [
+          [88, 46 + y],
+          [112, 22 + y],
+          [146, -6 + y],
+          [190, -52 + y],
+        ],
+        6,
+      )
+  const count = 13
+  sketch.line(axis, { width: 3.4, start: 1, end: 0.4 })
+  for (const [i, place] of placesOn(axis, count + 3)
+    .slice(2, -1)
+    .entries()) {
+    const side = i % 2 === 0 ? 1 : -1
+    const reach = 20 * (1 - (0.45 * i) / count)
+    const at = beside(place, side * reach, 3)
+    sketch.line([place.at, at], { width: 1.6, start: 1, end: 0.7 })
+    flower(sketch, at, 10.5 - (4.5 * i) / count)
+  }
+  const tip = axis.at(-1)
+  if (tip) sketch.dot(tip, 3.2, 'ink').dot(tip, 1.7, 'paper')
+}
+
+/** Five round petals about a dark middle. */
+function flower(sketch: Sketch, [x, y]: Point, size: number): void {
+  const outline = Array.from({ length: 20 }, (_, i): Point => {
+    const angle = (i * 2 * Math.PI) / 20 + 0.3
+    const reach = size * (0.82 + 0.28 * Math.cos((i * 2 * Math.PI) / 4))
+    return [x + Math.cos(angle) * reach, y + Math.sin(angle) * reach]
+  })
+  sketch.shape(outline, 'paper', 1.5).dot([x, y], size * 0.24, 'ink')
+}
+
+function axils(sketch: Sketch): void {
+  const axis = curve(
+    [
+      [96, 200],
+      [104, 140],
+      [97, 80],
+      [102, 16],
+    ],
+    8,
+  )
+  for (const [y, side] of [
+    [160, 1],
+    [116, -1],
+    [72, 1],
+    [34, -1],
+  ] as const) {
+    leafAt(sketch, [100, y], side * 1.05, 76)
+    for (const lean of [-8, 6]) {
+      const at: Point = [100 + side * (24 + Math.abs(lean)), y + 12 + lean]
+      sketch.line(curve([[100, y + 1], [100 + side * 12, y + 10], at], 4), { width: 1.6, start: 1, end: 0.8 })
+      sketch.dot(at, 6.4, 'ink').dot([at[0] - 1.4, at[1] - 1.8], 2, 'paper')
+    }
+  }
+  sketch.line(axis, { width: 6, start: 1, end: 0.5 })
+}
+
+/** A small leaf on a short stalk; angle in radians from straight up, clockwise. */
+function leafAt(sketch: Sketch, at: Point, angle: number, length: number): void {
+  const blade = {
+    ratio: 1.9,
+    widest: 0.52,
+    base: 'tapered',
+    tip: 'pointed',
+    margin: 'entire',
+    teeth: 10,
+  } as const
+  const to = placed([[0, -0.14]], at, length, angle)[0] ?? at
+  const onto = (points: readonly Point[]) => placed(points, to, length, angle)
+  sketch.shape(onto(edgeOf(blade, 5).filter((_, i) => i % 3 === 0)), 'leaf', 1.9)
+  for (const y of [-0.25, -0.45, -0.62]) {
+    for (const side of [-1, 1]) {
+      sketch.line(
+        onto(
+          curve(
+            [
+              [0, y],
+              [side * 0.09, y - 0.08],
+              [side * 0.17, y - 0.2],
+            ],
+            2,
+          ),
+        ),
+        { width: 0.9 },
+      )
+    }
+  }
+  sketch.line(
+    [
+      at,
+      ...onto([
+        [0, 0],
+        [0, -0.5],
+        [0, -0.95],
+      ]),
+    ],
+    { width: 2.2, start: 1, end: 0.3 },
+  )
+}

@@ -1,0 +1,151 @@
+import { type Point, placesOn, pointOf } from './geometry'
+import type { Mark, Picture, Role } from './picture'
+
+/** How a pen goes over the paper. */
+export type Pen = {
+  /** Width where it is widest, in units. */
+  readonly width: number
+  /** Share of the width at the start, in [0, 1]. */
+  readonly start?: number
+  /** Share of the width at the end, in [0, 1]. */
+  readonly end?: number
+  readonly role?: Role
+}
+
+const MOST_PLACES = 400
+
+/** Puts a drawing together, as with a pen that swells and tapers; every mark is a filled shape. */
+export class Sketch {
+  private readonly marks: Mark[] = []
+
+  constructor(
+    private readonly width = 200,
+    private readonly height = 200,
+  ) {}
+
+  /** A filled shape with these corners. */
+  fill(points: readonly Point[], role: Role): this {
+    this.marks.push({ d: closed(points), role })
+    return this
+  }
+
+  /** A line that swells in the middle and tapers to its ends. */
+  line(points: readonly Point[], { width, start = 0.35, end = 0.35, role = 'ink' }: Pen): this {
+    if (points.length < 2) return this
+    const left: Point[] = []
+    const right: Point[] = []
+    points.forEach((point, i) => {
+      const before = points[Math.max(0, i - 1)] ?? point
+      const after = points[Math.min(points.length - 1, i + 1)] ?? point
+      const length = Math.hypot(after[0] - before[0], after[1] - before[1]) || 1
+      const t = i / (points.length - 1)
+      const swell = Math.sin(Math.PI * t) ** 0.6
+      const ends = t < 0.5 ? start : end
+      const half = (width / 2) * (ends + (1 - ends) * swell)
+      const [nx, ny] = [(-(after[1] - before[1]) / length) * half, ((after[0] - before[0]) / length) * half]
+      left.push([point[0] + nx, point[1] + ny])
+      right.push([point[0] - nx, point[1] - ny])
+    })
+    this.marks.push({ d: closed([...left, ...right.reverse()]), role })
+    return this
+  }
+
+  /** A shape filled and its contour drawn: heavier where it turns from the light, which falls from the upper left. */
+  shape(points: readonly Point[], role: Role, width = 2.6): this {
+    this.fill(points, role)
+    return this.contour(points, width)
+  }
+
+  /** A closed contour that swells on its lower right side. */
+  contour(points: readonly Point[], width = 2.6, role: Role = 'ink'): this {
+    const around =
+      points.length > MOST_PLACES
+        ? placesOn([...points, pointOf(points, 0)], MOST_PLACES).map((one) => one.at)
+        : points
+    const outer: Point[] = []
+    const inner: Point[] = []
+    around.forEach((point, i) => {
+      const before = around[(i + around.length - 1) % around.length] ?? point
+      const after = around[(i + 1) % around.length] ?? point
+      const length = Math.hypot(after[0] - before[0], after[1] - before[1]) || 1
+      const [nx, ny] = [-(after[1] - before[1]) / length, (after[0] - before[0]) / length]
+      const half = (width / 2) * (0.75 + 0.4 * Math.abs(nx * 0.6 + ny * 0.8))
+      outer.push([point[0] + nx * half, point[1] + ny * half])
+      inner.push([point[0] - nx * half, point[1] - ny * half])
+    })
+    outer.push(pointOf(outer, 0))
+    inner.push(pointOf(inner, 0))
+    this.marks.push({ d: closed([...outer, ...inner.reverse()]), role })
+    return this
+  }
+
+  /** A round dot. */
+  dot([x, y]: Point, radius: number, role: Role = 'ink'): this {
+    const r = short(radius)
+    const across = short(2 * radius)
+    this.marks.push({
+      d: `M${short(x - radius)},${short(y)}a${r} ${r} 0 1 1 ${across} 0a${r} ${r} 0 1 1-${across} 0Z`,
+      role,
+    })
+    return this
+  }
+
+  picture(): Picture {
+    return { width: this.width, height: this.height, marks: gathered(this.marks) }
+  }
+}
+
+/** Neighbouring marks of one role become one path. */
+function gathered(marks: readonly Mark[]): Mark[] {
+  const all: Mark[] = []
+  for (const mark of marks) {
+    const last = all.at(-1)
+    if (last && last.role === mark.role) all[all.length - 1] = { role: mark.role, d: last.d + mark.d }
+    else all.push(mark)
+  }
+  return all
+}
+
+/** Twice the area within a closed line, above 0 where it runs clockwise on the screen. */
+function area(points: readonly Point[]): number {
+  return points.reduce((sum, [x, y], i) => {
+    const [nx, ny] = points[(i + 1) % points.length] ?? [x, y]
+    return sum + x * ny - nx * y
+  }, 0)
+}
+
+/**
+ * A closed path in steps from point to point, which take fewer letters than places do; always clockwise, so that shapes
+ * that lie over each other in one path make no holes.
+ */
+function closed(line: readonly Point[]): string {
+  const points = area(line) < 0 ? [...line].reverse() : line
+  let [x, y] = [0, 0] // in tenths of a unit, as written so far, so that rounding does not add up
+  const steps = points.map(([px, py], i) => {
+    const [dx, dy] = [Math.round(px * 10) - x, Math.round(py * 10) - y]
+    x += dx
+    y += dy
+    return i === 0 ? `M${tenths(dx)},${tenths(dy)}l` : dx === 0 && dy === 0 ? '' : pair(dx, dy)
+  })
+  return `${steps.join(' ').replace(/ +-/g, '-').replace(/ +/g, ' ').replace('l ', 'l')}Z`
+}
+
+function pair(dx: number, dy: number): string {
+  return `${tenths(dx)}${dy < 0 ? '' : ' '}${tenths(dy)}`
+}
+
+function tenths(value: number): string {
+  return String(value / 10).replace(/^(-?)0\./, '$1.')
+}
+
+function short(value: number): string {
+  return String(Math.round(value * 10) / 10)
+}
+
+/** Points of an ellipse about a centre, from the right clockwise. */
+export function ellipse([x, y]: Point, rx: number, ry: number, count = 40): Point[] {
+  return Array.from({ length: count }, (_, i) => {
+    const angle = (2 * Math.PI * i) / count
+    return [x + rx * Math.cos(angle), y + ry * Math.sin(angle)]
+  })
+}

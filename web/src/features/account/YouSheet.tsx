@@ -1,0 +1,98 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { api, dataOf } from '../../api/client'
+import { useKeptFlag } from '../../api/kept'
+import { wordsOf } from '../../api/problem'
+import type { Observer } from '../../api/types'
+import { Button } from '../../ui/Button'
+import { Notice } from '../../ui/Notice'
+import { OneOf } from '../../ui/OneOf'
+import { Sheet } from '../../ui/Sheet'
+import { chooseTheme, type Theme, theme } from '../../ui/theme'
+import { sessionQuery } from './queries'
+
+const FACULTIES = [
+  ['smell', 'I do not smell'],
+  ['red-green', 'I do not tell red from green'],
+] as const
+
+const THEMES = [
+  { value: 'day', text: 'day' },
+  { value: 'dusk', text: 'dusk' },
+] as const
+
+type Props = {
+  readonly observer: Observer
+  readonly open: boolean
+  readonly onOpenChange: (open: boolean) => void
+  readonly onSignOut: () => void
+}
+
+/** What the application should know about its observer, and how it looks to them. */
+export function YouSheet({ observer, open, onOpenChange, onSignOut }: Props) {
+  const queries = useQueryClient()
+  const [look, setLook] = useState(theme)
+  const [cover, setCover] = useKeptFlag(`cover.${observer.callSign}`)
+  const change = useMutation({
+    mutationFn: async (lacking: string[]) =>
+      dataOf(await api.PUT('/api/session/lacking', { body: { lacking } })),
+    onSuccess: (answer) => {
+      queries.setQueryData(sessionQuery.queryKey, answer)
+      queries.invalidateQueries({ queryKey: ['surveys'] }) // every tree is weighed anew
+    },
+  })
+  const toggle = (faculty: string) =>
+    change.mutate(
+      observer.lacking.includes(faculty)
+        ? observer.lacking.filter((one) => one !== faculty)
+        : [...observer.lacking, faculty],
+    )
+  return (
+    <Sheet title={observer.callSign} open={open} onOpenChange={onOpenChange}>
+      <div className="grid gap-5">
+        <fieldset>
+          <legend className="font-semibold">Senses differ</legend>
+          <p className="mb-2 text-quiet">
+            Checks that ask for what you lack are offered to you last and count a quarter. It is kept with
+            what you sign.
+          </p>
+          {FACULTIES.map(([faculty, words]) => (
+            <label key={faculty} className="flex min-h-11 items-center gap-3">
+              <input
+                type="checkbox"
+                className="size-5 accent-thistle"
+                checked={observer.lacking.includes(faculty)}
+                disabled={change.isPending}
+                onChange={() => toggle(faculty)}
+              />
+              {words}
+            </label>
+          ))}
+          {change.isError && <Notice tone="wrong">{wordsOf(change.error)}</Notice>}
+        </fieldset>
+        <label className="flex min-h-11 items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-5 accent-thistle"
+            checked={cover}
+            onChange={() => setCover(!cover)}
+          />
+          Cover the answers: show what a state would mean only after one is chosen
+        </label>
+        <div>
+          <p className="mb-1 font-semibold">Light</p>
+          <OneOf<Theme>
+            label="Light"
+            options={THEMES}
+            value={look}
+            onChange={(chosen) => {
+              chooseTheme(chosen)
+              setLook(chosen)
+            }}
+          />
+        </div>
+        <Button onClick={onSignOut}>Sign out</Button>
+      </div>
+    </Sheet>
+  )
+}

@@ -1,0 +1,121 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Check as Tick, X } from 'lucide-react'
+import { wordsOf } from '../../api/problem'
+import type { Bench, GateItem, Sheet } from '../../api/types'
+import { Button } from '../../ui/Button'
+import { Notice } from '../../ui/Notice'
+import { useKeys } from '../../ui/useKeys'
+import { groupsQuery } from '../group/queries'
+import type { Mark } from './outbox'
+import { benchQuery, sendGroup } from './queries'
+
+type Props = {
+  readonly bench: Bench
+  readonly sheet: Sheet
+  readonly item: GateItem
+  readonly fits: boolean | undefined
+  readonly onMark: (item: string, mark: Mark) => void
+  /** Goes on after an item that fits. */
+  readonly onFits: () => void
+  readonly onSkip: () => void
+}
+
+const TILE =
+  'flex min-h-24 items-center gap-3 rounded-plain border bg-card p-4 text-left text-lg font-semibold hover:bg-thistle-wash aria-pressed:border-2 aria-pressed:border-ink'
+
+/** One thing that every member of the group shares: it fits, or the tree is no member. */
+export function GateCheck({ bench, sheet, item, fits, onMark, onFits, onSkip }: Props) {
+  const place = sheet.gate.indexOf(item) + 1
+  const markFits = () => {
+    onMark(item.id, 'fits')
+    onFits()
+  }
+  const markFails = () => onMark(item.id, 'fails')
+  useKeys({ '1': markFits, '2': markFails, '0': onSkip })
+  return (
+    <div className="grid gap-4">
+      <div>
+        <p className="text-quiet">
+          The gate, {place} of {sheet.gate.length}: what every one of these trees shares
+        </p>
+        <h2 className="text-3xl">{item.name}</h2>
+        <p className="mt-2 max-w-prose">{item.howTo}</p>
+      </div>
+      <div className="grid max-w-2xl gap-3 sm:grid-cols-2">
+        <button
+          type="button"
+          className={`${TILE} border-edge`}
+          aria-pressed={fits === true}
+          onClick={markFits}
+        >
+          <Key name="1" />
+          <Tick aria-hidden className="size-7 text-moss" />
+          fits
+        </button>
+        <button
+          type="button"
+          className={`${TILE} border-edge`}
+          aria-pressed={fits === false}
+          onClick={markFails}
+        >
+          <Key name="2" />
+          <X aria-hidden className="size-7 text-rust" />
+          fails
+        </button>
+      </div>
+      {fits === false && <Failed bench={bench} sheet={sheet} item={item} onMark={onMark} />}
+      {fits !== false && (
+        <div>
+          <Button look="quiet" className="-ml-4" onClick={onSkip}>
+            Go on without the gate
+          </Button>
+        </div>
+      )}
+    </div>
+  )
+}
+
+function Failed({ bench, sheet, item, onMark }: Pick<Props, 'bench' | 'sheet' | 'item' | 'onMark'>) {
+  const queries = useQueryClient()
+  const { surveyId, id: treeId } = bench.tree
+  const groups = useQuery(groupsQuery)
+  const other = groups.data?.find((one) => one.groupId === item.otherwiseGroup)
+  const change = useMutation({
+    mutationFn: (groupId: string) => sendGroup(surveyId, treeId, groupId),
+    onSuccess: (answer) => queries.setQueryData(benchQuery(surveyId, treeId).queryKey, answer),
+  })
+  return (
+    <Notice tone="wrong">
+      <div className="grid gap-3 py-1">
+        <p>
+          <strong>Then it is not of this group:</strong> {item.otherwise}. Nothing can be signed here while
+          this fails.
+        </p>
+        <div className="flex flex-wrap gap-3">
+          {other && (
+            <Button look="main" disabled={change.isPending} onClick={() => change.mutate(other.groupId)}>
+              Look among: {other.title}
+            </Button>
+          )}
+          <Button onClick={() => onMark(item.id, 'taken-back')}>It was a mistake</Button>
+        </div>
+        {other && (
+          <p>
+            What you read under {sheet.title.toLowerCase()} is kept, and is there again when you come back to
+            this group.
+          </p>
+        )}
+        {change.isError && <p className="font-bold">{wordsOf(change.error)}</p>}
+      </div>
+    </Notice>
+  )
+}
+
+/** The key that does the same. */
+export function Key({ name }: { readonly name: string }) {
+  return (
+    <kbd className="figure grid size-7 shrink-0 place-items-center rounded-plain border border-ink bg-paper text-base font-bold">
+      {name}
+    </kbd>
+  )
+}

@@ -1,0 +1,46 @@
+import type { Character } from '../../api/types'
+
+/** The least and the largest value that any candidate is known to have, by the sheet's outer limits. */
+export function outermost(character: Character): readonly [number, number] {
+  const ranges = character.profiles.flatMap((one) => (one.range ? [one.range] : []))
+  return [
+    Math.min(...ranges.map((range) => range[0] ?? Number.POSITIVE_INFINITY)),
+    Math.max(...ranges.map((range) => range[3] ?? Number.NEGATIVE_INFINITY)),
+  ]
+}
+
+/** A ruler: from where to where it goes, in which steps it is marked, and how finely it is read. */
+export type Scale = {
+  readonly from: number
+  readonly to: number
+  readonly tick: number
+  readonly step: number
+}
+
+const ROUND = [1, 2, 5]
+
+/** A ruler that holds every candidate and every value with some room at both ends. */
+export function scaleOf(character: Character, values: readonly number[]): Scale {
+  const [least, most] = outermost(character)
+  const low = Math.min(least, ...values)
+  const high = Math.max(most, ...values)
+  const room = Math.max(high - low, 1e-9) * 0.06
+  const about = (high - low) / 8
+  const power = 10 ** Math.floor(Math.log10(about || 1))
+  const rough = (ROUND.find((one) => one * power >= about) ?? 10) * power
+  const tick = character.kind === 'count' ? Math.max(1, rough) : rough
+  const step = character.kind === 'count' ? 1 : tick / 10
+  return { from: Math.max(0, low - room), to: high + room, tick, step }
+}
+
+/** The ticks of a ruler. */
+export function ticksOf({ from, to, tick }: Scale): readonly number[] {
+  const first = Math.ceil(from / tick)
+  const last = Math.floor(to / tick)
+  return Array.from({ length: last - first + 1 }, (_, i) => rounded((first + i) * tick))
+}
+
+/** A number without the dust of binary fractions. */
+export function rounded(value: number): number {
+  return Number(value.toFixed(6))
+}

@@ -1,0 +1,50 @@
+import { useState } from 'react'
+import type { Bench, View } from '../../api/types'
+
+export type School = 'field-marks' | 'close-characters'
+
+export const SCHOOLS: readonly (School | undefined)[] = [undefined, 'field-marks', 'close-characters']
+
+/** How the observer looks at the balance. */
+export type BeamView = {
+  readonly view: View
+  readonly against: View['against'][number]
+  /** Whether this is the view that decides the call. */
+  readonly deciding: boolean
+  readonly alone: boolean
+  readonly school: School | undefined
+  readonly setAlone: (alone: boolean) => void
+  readonly setSchool: (school: School | undefined) => void
+  readonly nextSchool: () => void
+  readonly nextRival: () => void
+}
+
+/** The view that decides, unless the observer chose another school, rival or ground. */
+export function useBeamView(bench: Bench): BeamView {
+  const { decidedOnFeaturesAlone } = bench.judgement
+  const [chosenAlone, setAlone] = useState<boolean>()
+  const [school, setSchool] = useState<School>()
+  const [rival, setRival] = useState(0)
+  const alone = chosenAlone ?? decidedOnFeaturesAlone
+  const view = bench.views.find((one) => one.featuresAlone === alone && (one.school ?? undefined) === school)
+  const against = view?.against[rival % view.against.length]
+  if (!view || !against) throw new Error(`the Bench has no view ${school ?? 'of the sheet'}`)
+  return {
+    view,
+    against,
+    deciding: school === undefined && alone === decidedOnFeaturesAlone,
+    alone,
+    school,
+    setAlone,
+    setSchool,
+    nextSchool: () => setSchool(SCHOOLS[(SCHOOLS.indexOf(school) + 1) % SCHOOLS.length]),
+    nextRival: () => setRival((rival + 1) % view.against.length),
+  }
+}
+
+/** Whose weights are shown, in words. */
+export function schoolWords(school: School | undefined): string {
+  if (school === 'field-marks') return 'those who trust field marks'
+  if (school === 'close-characters') return 'those who trust close characters'
+  return 'the sheet'
+}

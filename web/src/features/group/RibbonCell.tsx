@@ -1,0 +1,48 @@
+import type { Character } from '../../api/types'
+import { measured } from '../../ui/words'
+import { scaleOf } from '../call/rulerScale'
+
+const WIDTH = 200
+
+type Props = {
+  readonly character: Character
+  /** Rarely low, usually low, usually high, rarely high. */
+  readonly range: readonly number[]
+  readonly values: readonly number[]
+}
+
+/** One taxon's range as a ribbon on the scale of all, with the values that were read. */
+export function RibbonCell({ character, range, values }: Props) {
+  const [rarelyLow = 0, low = 0, high = 0, rarelyHigh = 0] = range
+  const scale = scaleOf(character, values)
+  const place = (value: number) => ((value - scale.from) / (scale.to - scale.from)) * WIDTH
+  return (
+    <>
+      <svg viewBox={`0 0 ${WIDTH} 30`} className="w-full max-w-64" aria-hidden="true">
+        <path d={`M0,26H${WIDTH}`} className="stroke-line" />
+        <rect
+          x={place(rarelyLow)}
+          y="14"
+          width={place(rarelyHigh) - place(rarelyLow)}
+          height="4"
+          className="fill-edge"
+        />
+        <rect
+          x={place(low)}
+          y="9"
+          width={Math.max(2, place(high) - place(low))}
+          height="14"
+          rx="2"
+          className="fill-slate-wash stroke-slate"
+        />
+        {values.map((value, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: the same number may be read twice
+          <path key={i} d={`M${place(value)},26V8l-4,-7h8l-4,7`} className="fill-thistle stroke-thistle" />
+        ))}
+      </svg>
+      <span className="figure text-sm">
+        ({rarelyLow}–){low}–{measured(high, character.unit)}(–{rarelyHigh})
+      </span>
+    </>
+  )
+}

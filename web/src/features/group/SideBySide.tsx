@@ -1,0 +1,243 @@
+import { useQuery } from '@tanstack/react-query'
+import { Printer } from 'lucide-react'
+import { type ReactNode, useState } from 'react'
+import { wordsOf } from '../../api/problem'
+import type { Character, NewReading, Sheet } from '../../api/types'
+import { Button } from '../../ui/Button'
+import { Drawing } from '../../ui/Drawing'
+import { Notice } from '../../ui/Notice'
+import { OneOf } from '../../ui/OneOf'
+import { MONTHS, monthName, monthRuns } from '../../ui/words'
+import { type Entry, wordsOfReading } from '../call/entries'
+import { Mark } from '../call/Mark'
+import { separationQuery } from './queries'
+import { RibbonCell } from './RibbonCell'
+
+const MOST_COLUMNS = 3
+const STATIONS = [
+  { value: '', text: 'all' },
+  { value: 'stand-off', text: 'stand off' },
+  { value: 'trunk', text: 'trunk' },
+  { value: 'hand', text: 'hand' },
+  { value: 'lens', text: 'lens' },
+  { value: 'cut', text: 'knife' },
+] as const
+const STAGES = ['seedling', 'sapling', 'pole', 'mature'] as const
+const SCHOOLS = [
+  { value: '', text: 'the sheet' },
+  { value: 'field-marks', text: 'field marks' },
+  { value: 'close-characters', text: 'close characters' },
+] as const
+const SELECT = 'min-h-11 rounded-plain border border-edge bg-card px-2'
+
+type Props = {
+  readonly sheet: Sheet
+  readonly month: number
+  readonly stage: string
+  /** What was read of the tree, if there is one. */
+  readonly entries: ReadonlyMap<string, Entry>
+  /** Ids of the taxa, those to be shown first. */
+  readonly first: readonly string[]
+  /** A way back. */
+  readonly back: ReactNode
+}
+
+/** Two or three taxa as columns, their characters as rows, those that part them best first. */
+export function SideBySide({ sheet, month: startMonth, stage: startStage, entries, first, back }: Props) {
+  const [taxa, setTaxa] = useState<readonly string[]>(first.slice(0, MOST_COLUMNS))
+  const [month, setMonth] = useState(startMonth)
+  const [stage, setStage] = useState(startStage)
+  const [school, setSchool] = useState<(typeof SCHOOLS)[number]['value']>('')
+  const [station, setStation] = useState<(typeof STATIONS)[number]['value']>('')
+  const powers = useQuery(
+    separationQuery({ versionId: sheet.versionId, month, stage, school: school || undefined, taxa }),
+  )
+  const most = Math.log2(taxa.length)
+  const rows = (powers.data ?? []).flatMap((power) => {
+    const character = sheet.characters.find((one) => one.id === power.character)
+    return character && (station === '' || character.zone === station) ? [{ character, power }] : []
+  })
+  const toggle = (id: string) => {
+    if (taxa.includes(id)) {
+      if (taxa.length > 2) setTaxa(taxa.filter((one) => one !== id))
+    } else setTaxa([...taxa.slice(0, MOST_COLUMNS - 1), id])
+  }
+  const columns = sheet.taxa.filter((one) => taxa.includes(one.id))
+  return (
+    <main className="relative min-h-0 flex-1 overflow-y-auto p-4 print:overflow-visible print:p-0">
+      <div className="mx-auto max-w-6xl">
+        <div className="print:hidden">{back}</div>
+        <h1 className="text-2xl print:text-lg">{sheet.title}, side by side</h1>
+        <p className="hidden print:block print:text-xs">
+          What parts them best for a {stage} tree in {monthName(month)}, by the weights of{' '}
+          {SCHOOLS.find((one) => one.value === school)?.text}. Version {sheet.version} of the sheet.
+        </p>
+        <div className="my-3 flex flex-wrap items-end gap-3 print:hidden">
+          <label className="grid text-sm font-semibold">
+            Month
+            <select
+              className={SELECT}
+              value={month}
+              onChange={(event) => setMonth(Number(event.target.value))}
+            >
+              {MONTHS.map((name, i) => (
+                <option key={name} value={i + 1}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label className="grid text-sm font-semibold">
+            Stage
+            <select className={SELECT} value={stage} onChange={(event) => setStage(event.target.value)}>
+              {STAGES.map((one) => (
+                <option key={one}>{one}</option>
+              ))}
+            </select>
+          </label>
+          <OneOf label="Weights" options={SCHOOLS} value={school} onChange={setSchool} />
+          <OneOf label="Station" options={STATIONS} value={station} onChange={setStation} />
+          <Button onClick={() => window.print()}>
+            <Printer aria-hidden className="mr-2 inline size-4" />
+            Print
+          </Button>
+          {sheet.taxa.length > 2 && (
+            <fieldset className="flex flex-wrap gap-x-4">
+              <legend className="text-sm font-semibold">Two or three of</legend>
+              {sheet.taxa.map((taxon) => (
+                <label key={taxon.id} className="flex min-h-11 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-5 accent-thistle"
+                    checked={taxa.includes(taxon.id)}
+                    onChange={() => toggle(taxon.id)}
+                  />
+                  {taxon.commonName}
+                </label>
+              ))}
+            </fieldset>
+          )}
+        </div>
+        {powers.isError && <Notice tone="wrong">{wordsOf(powers.error)}</Notice>}
+        {powers.isPending && <p role="status">Weighing the characters …</p>}
+        {powers.data && (
+          <div className="overflow-x-auto print:overflow-visible">
+            <table className="side-by-side w-full border-collapse bg-card text-left align-top">
+              <thead>
+                <tr className="border-b-2 border-ink">
+                  <th scope="col" className="w-56 p-2 print:w-44">
+                    Parts them best
+                  </th>
+                  {columns.map((taxon) => (
+                    <th key={taxon.id} scope="col" className="p-2">
+                      <span className="flex items-center gap-2">
+                        <Mark candidate={sheet.taxa.indexOf(taxon)} standing="other" />
+                        <span>
+                          {taxon.commonName}
+                          <span className="scientific block text-sm font-normal text-quiet">
+                            {taxon.scientificName}
+                          </span>
+                        </span>
+                      </span>
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {rows.map(({ character, power }) => (
+                  <tr key={character.id} className="border-b border-line align-top">
+                    <th scope="row" className="p-2 font-normal">
+                      <RowHead
+                        character={character}
+                        share={power.bits / most}
+                        inSeason={power.inSeason}
+                        entry={entries.get(character.id)}
+                      />
+                    </th>
+                    {columns.map((taxon) => (
+                      <td key={taxon.id} className="p-2">
+                        <Cell
+                          sheet={sheet}
+                          character={character}
+                          taxon={taxon.id}
+                          reading={entries.get(character.id)?.reading}
+                        />
+                      </td>
+                    ))}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        )}
+        {rows.length === 0 && powers.data && <p>Nothing of this group is read at this station.</p>}
+      </div>
+    </main>
+  )
+}
+
+type HeadProps = {
+  readonly character: Character
+  /** Of all that could be known about the taxon, how much one reading brings. */
+  readonly share: number
+  readonly inSeason: boolean
+  readonly entry: Entry | undefined
+}
+
+function RowHead({ character, share, inSeason, entry }: HeadProps) {
+  return (
+    <>
+      <span className="font-semibold">{character.name}</span>
+      <span className="mt-1 flex items-center gap-2 text-sm text-quiet">
+        <span aria-hidden className="h-2 w-16 border border-edge">
+          <span className="block h-full bg-thistle" style={{ width: `${Math.min(1, share) * 100}%` }} />
+        </span>
+        {Math.round(share * 100)} % parted
+      </span>
+      {!inSeason && <span className="block text-sm text-quiet">not now: {monthRuns(character.months)}</span>}
+      {entry && (
+        <span className="block text-sm font-bold">here: {wordsOfReading(character, entry.reading)}</span>
+      )}
+    </>
+  )
+}
+
+type CellProps = {
+  readonly sheet: Sheet
+  readonly character: Character
+  readonly taxon: string
+  readonly reading: NewReading | undefined
+}
+
+const WORTH_DRAWING = 0.15 // rarer states of a taxon would only clutter its column
+
+/** How one taxon looks in one character, and where the reading of the tree falls. */
+function Cell({ sheet, character, taxon, reading }: CellProps) {
+  const profile = character.profiles[sheet.taxa.findIndex((one) => one.id === taxon)]
+  if (!profile) return null
+  if (profile.range) {
+    return <RibbonCell character={character} range={profile.range} values={reading?.values ?? []} />
+  }
+  const shown = character.states
+    .map((state, i) => ({ state, share: profile.frequencies?.[i] ?? 0 }))
+    .filter(({ state, share }) => share >= WORTH_DRAWING || reading?.states?.includes(state.id))
+    .sort((a, b) => b.share - a.share)
+  return (
+    <ul className="flex flex-wrap gap-x-4 gap-y-2">
+      {shown.map(({ state, share }) => (
+        <li
+          key={state.id}
+          className={`w-32 print:w-24 ${reading?.states?.includes(state.id) ? 'rounded-plain outline-2 outline-offset-2 outline-ink' : ''}`}
+        >
+          {state.draw && <Drawing hint={state.draw} className="h-20 w-full print:h-12" />}
+          <span
+            className={`block text-sm leading-snug print:text-[0.65rem] ${share < WORTH_DRAWING ? 'text-quiet' : ''}`}
+          >
+            <span className="figure font-bold">{Math.round(share * 100)} %</span> {state.name}
+            {reading?.states?.includes(state.id) && <span className="font-bold"> · read here</span>}
+          </span>
+        </li>
+      ))}
+    </ul>
+  )
+}

@@ -1,0 +1,36 @@
+import { memo } from 'react'
+import type { DrawingHint } from '../api/types'
+import { draw } from '../draw/draw'
+import type { Role } from '../draw/picture'
+
+const FILL: Readonly<Record<Role, string>> = {
+  ink: 'fill-ink',
+  hatch: 'fill-quiet',
+  leaf: 'fill-leaf',
+  paper: 'fill-card',
+  wood: 'fill-wood',
+  dark: 'fill-draw-dark',
+  pale: 'fill-draw-pale',
+  rust: 'fill-draw-rust',
+  red: 'fill-draw-red',
+  lemon: 'fill-draw-lemon',
+  cream: 'fill-draw-cream',
+  orange: 'fill-draw-orange',
+  water: 'fill-draw-water',
+}
+
+type Props = { readonly hint: DrawingHint; readonly className: string }
+
+/** A state as the sheet wants it drawn. The words beside it say the same, so it has none of its own. */
+export const Drawing = memo(function Drawing({ hint, className }: Props) {
+  const picture = draw(hint.part, hint.parameters)
+  if (!picture) return null
+  return (
+    <svg viewBox={`0 0 ${picture.width} ${picture.height}`} className={className} aria-hidden="true">
+      {picture.marks.map((mark, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: the marks of a picture never change places
+        <path key={i} d={mark.d} className={FILL[mark.role]} />
+      ))}
+    </svg>
+  )
+})

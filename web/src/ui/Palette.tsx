@@ -1,0 +1,57 @@
+import { Command } from 'cmdk'
+import { Dialog } from 'radix-ui'
+import type { ReactNode } from 'react'
+
+/** Somewhere to go, or something to do, under the words by which people look for it. */
+export type Place = {
+  readonly id: string
+  readonly words: string
+  readonly hint?: ReactNode
+  readonly go: () => void
+}
+
+type Props = {
+  readonly open: boolean
+  readonly onOpenChange: (open: boolean) => void
+  readonly places: readonly Place[]
+}
+
+/** The command line: typing narrows the places down, Enter goes there. */
+export function Palette({ open, onOpenChange, places }: Props) {
+  return (
+    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 bg-black/40" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-[12vh] left-1/2 w-[min(38rem,94vw)] -translate-x-1/2 rounded-plain border border-ink bg-paper p-2"
+        >
+          <Dialog.Title className="sr-only">Go to</Dialog.Title>
+          <Command loop label="Go to">
+            <Command.Input
+              placeholder="Where to? A tree, a group, a check …"
+              className="min-h-12 w-full rounded-plain border border-edge bg-card px-3 text-lg"
+            />
+            <Command.List className="mt-2 max-h-[50vh] overflow-y-auto">
+              <Command.Empty className="p-3">Nothing is called that. Try fewer letters.</Command.Empty>
+              {places.map((place) => (
+                <Command.Item
+                  key={place.id}
+                  value={`${place.words} ${place.id}`}
+                  onSelect={() => {
+                    onOpenChange(false)
+                    place.go()
+                  }}
+                  className="flex min-h-11 cursor-pointer items-center justify-between gap-4 rounded-plain px-3 data-[selected=true]:bg-thistle data-[selected=true]:text-card"
+                >
+                  {place.words}
+                  {place.hint && <span className="figure text-sm">{place.hint}</span>}
+                </Command.Item>
+              ))}
+            </Command.List>
+          </Command>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  )
+}
