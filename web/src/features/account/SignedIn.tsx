@@ -55,9 +55,9 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
   if (session.data === null) return <Navigate to="/sign-in" state={location.pathname} replace />
   return (
     <ObserverContext value={session.data}>
-      <div className="flex min-h-dvh flex-col lg:h-dvh">
-        <header className="flex print:hidden flex-wrap items-center gap-x-6 border-b border-line px-4">
-          <Logo />
+      <div className="flex min-h-dvh flex-col lg:h-dvh print:block print:h-auto">
+        <header className="flex print:hidden flex-wrap items-center gap-x-6 border-b border-line px-4 max-sm:gap-x-1 max-sm:px-2">
+          <Logo short />
           <nav aria-label="Pages" className="flex">
             <NavLink to="/today" className={TAB}>
               Today

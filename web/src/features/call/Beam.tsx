@@ -23,23 +23,24 @@ export function Beam({ bench, sheet, beam, onTakeUp }: Props & { readonly onTake
   const signed = bench.determinations.some((one) => one.outcome === 'taxon' && !one.superseded)
   return (
     <>
-      <div className="flex items-start gap-2">
-        <div className="min-w-0 flex-1">
-          <Candidates sheet={sheet} beam={beam} />
+      <Candidates sheet={sheet} beam={beam} />
+      <div className="flex items-center gap-3">
+        <Thistle figures={bench.thistle} signed={signed} className="-m-1 size-26 shrink-0" />
+        <div className="grid min-w-0 flex-1 gap-1.5">
+          <div className="flex gap-2">
+            <Button className="flex-1 px-1! text-sm" onClick={beam.nextRival}>
+              Other rival
+            </Button>
+            <Button
+              className="flex-1 px-1! text-sm aria-pressed:bg-ink aria-pressed:text-card"
+              aria-pressed={beam.school !== undefined}
+              onClick={beam.nextSchool}
+            >
+              Both schools
+            </Button>
+          </div>
+          <Notch judgement={judgement} />
         </div>
-        <Thistle figures={bench.thistle} signed={signed} className="-mt-2 -mr-2 size-24 shrink-0" />
-      </div>
-      <div className="flex gap-2">
-        <Button className="flex-1 px-1! text-sm" onClick={beam.nextRival}>
-          Other rival
-        </Button>
-        <Button
-          className="flex-1 px-1! text-sm"
-          aria-pressed={beam.school !== undefined}
-          onClick={beam.nextSchool}
-        >
-          Both schools
-        </Button>
       </div>
       {!beam.deciding && (
         <p className="bg-thistle-wash px-2 py-1 text-sm">
@@ -48,7 +49,6 @@ export function Beam({ bench, sheet, beam, onTakeUp }: Props & { readonly onTake
           {judgement.decidedOnFeaturesAlone ? 'on the tree alone' : 'with the surroundings'}.
         </p>
       )}
-      <Notch judgement={judgement} />
       <BeamPicture sheet={sheet} beam={beam} />
       <dl className="grid grid-cols-[5.5rem_1fr] gap-x-2 gap-y-1 border-t border-line pt-2">
         {ruleSentences(sheet, bench).map(([rule, sentence]) => (
@@ -108,24 +108,24 @@ function Row({ name, text }: { readonly name: string; readonly text: string }) {
   )
 }
 
-const SHARE_ROW = 'grid grid-cols-[1rem_1fr_3.5rem_4rem] items-center gap-x-2 leading-tight'
+const SHARE_ROW = 'grid min-h-6 grid-cols-[1rem_1fr_2.5rem_4rem] items-center gap-x-2 leading-tight'
 
 function Candidates({ sheet, beam }: Omit<Props, 'bench'>) {
   const { view, against } = beam
   const standingOf = (id: string): Standing =>
     id === view.lead ? 'lead' : id === against.rival ? 'rival' : 'other'
   return (
-    <ul aria-label="Candidates" className="grid gap-1.5">
+    <ul aria-label="Candidates">
       {sheet.taxa.map((taxon, i) => {
         const standing = standingOf(taxon.id)
         const share = view.shares[i] ?? 0
         return (
           <li key={taxon.id} className={SHARE_ROW}>
             <Mark candidate={i} standing={standing} />
-            <span className={standing === 'lead' ? 'font-bold' : ''}>
-              {taxon.commonName}
-              {standing !== 'other' && <span className="font-normal text-sm text-quiet"> {standing}</span>}
-              <span className="scientific block font-normal text-sm text-quiet">{taxon.scientificName}</span>
+            <span className="truncate">
+              <span className={WEIGHT[standing]}>{taxon.commonName}</span>
+              {standing !== 'other' && <span className="sr-only">, {standing}</span>}{' '}
+              <span className="scientific text-sm text-quiet">{shortName(taxon.scientificName)}</span>
             </span>
             <ShareBar share={share} standing={standing} />
             <span className="figure text-right">{percent(share)}</span>
@@ -142,6 +142,13 @@ function Candidates({ sheet, beam }: Omit<Props, 'bench'>) {
       </li>
     </ul>
   )
+}
+
+const WEIGHT = { lead: 'font-bold', rival: 'font-semibold text-slate', other: '' } as const
+
+/** "B. pendula": the genus is the same all through a group, or nearly so. */
+function shortName(scientificName: string): string {
+  return scientificName.replace(/^(\p{Lu})\p{Ll}+/u, '$1.')
 }
 
 const BAR = { lead: 'bg-gold', rival: 'bg-slate', other: 'bg-edge' } as const

@@ -6,8 +6,9 @@ import type { BeamView } from './useBeamView'
 
 type Weight = { readonly name: string; readonly points: number; readonly surroundings: boolean }
 
-const LETTER = 6.3 // units of width, for cutting a label to its room
+const LETTER = 5.9 // units of width, for cutting a label to its room
 const INSET = 4 // between a block and its label
+const LEAST_BEARING = 24 // width of a block that bears its label
 
 /** The readings as blocks on a balance: the lead's pan at the left, the rival's at the right. */
 export function BeamPicture({ sheet, beam }: { readonly sheet: Sheet; readonly beam: BeamView }) {
@@ -55,8 +56,9 @@ function Pile({ weights, side }: { readonly weights: readonly Weight[]; readonly
   return weights.map((weight, i) => {
     const block = blocks[i]
     if (!block) return null
-    const inside = block.width > HALF_BEAM / 2
-    const label = shortened(weight, inside ? block.width - 2 * INSET : HALF_BEAM - block.width - INSET)
+    // a label lies on its block and runs on beyond it; beside a block that is too small to bear it
+    const inside = block.width > LEAST_BEARING
+    const label = shortened(weight, HALF_BEAM - INSET - (inside ? 0 : block.width))
     const left = side < 0
     return (
       <g key={weight.name}>

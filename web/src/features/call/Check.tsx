@@ -68,7 +68,7 @@ export function Check({ bench, sheet, character, work, cover, onSideBySide }: Pr
 
   return (
     <>
-      <h2 className="text-3xl">{character.name}</h2>
+      <h2 className="text-2xl sm:text-3xl">{character.name}</h2>
       <p className="mb-3 text-quiet">
         {character.organ} · {NEARNESS[character.zone]} ·{' '}
         {several ? `look at ${character.replicates}` : 'one look'} · {counted(character.minutes, 'minute')}

@@ -25,7 +25,7 @@ const HABITATS = [
   'shade',
   'urban',
 ] as const
-const CHIP = 'rounded-plain border border-line bg-card px-2 py-1'
+const CHIP = 'max-lg:not-last:after:content-[","] lg:rounded-plain lg:border lg:border-line lg:px-2 lg:py-1'
 
 const options = (words: readonly string[]) => words.map((word) => ({ value: word, text: word }))
 
@@ -34,21 +34,23 @@ export function ContextBar({ bench, sheet }: { readonly bench: Bench; readonly s
   const [open, setOpen] = useState(false)
   const { month, stage, origin, habitat } = bench.circumstances
   return (
-    <div className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line bg-card px-4 py-2">
-      <h1 className="text-xl">
-        {bench.tree.plotCode} · tree {bench.tree.tag}
-      </h1>
-      <span className="text-quiet">{sheet.title}</span>
-      <ul aria-label="Circumstances" className="flex flex-wrap gap-2">
-        <li className={CHIP}>{monthName(month)}</li>
-        <li className={CHIP}>{stage}</li>
-        <li className={CHIP}>{origin === 'unknown' ? 'origin unknown' : origin}</li>
-        <li className={CHIP}>
-          {bench.judgement.tier} · sign at {Math.round(bench.judgement.threshold * 100)} %
-        </li>
-        <li className={CHIP}>{habitat.length > 0 ? habitat.join(' · ') : 'no habitat noted'}</li>
-      </ul>
-      <Button look="quiet" className="-ml-2 px-2!" onClick={() => setOpen(true)}>
+    <div className="flex items-center gap-x-4 border-b border-line bg-card px-4 py-2 max-lg:py-1">
+      <div className="flex min-w-0 flex-wrap items-center gap-x-4 gap-y-2 max-lg:gap-y-0">
+        <h1 className="text-xl max-lg:text-lg">
+          {bench.tree.plotCode} · tree {bench.tree.tag}
+        </h1>
+        <span className="text-quiet max-sm:hidden">{sheet.title}</span>
+        <ul aria-label="Circumstances" className="flex flex-wrap gap-2 max-lg:gap-x-1.5 max-lg:text-sm">
+          <li className={CHIP}>{monthName(month)}</li>
+          <li className={CHIP}>{stage}</li>
+          <li className={CHIP}>{origin === 'unknown' ? 'origin unknown' : origin}</li>
+          <li className={CHIP}>
+            {bench.judgement.tier} · sign at {Math.round(bench.judgement.threshold * 100)} %
+          </li>
+          <li className={CHIP}>{habitat.length > 0 ? habitat.join(' · ') : 'no habitat noted'}</li>
+        </ul>
+      </div>
+      <Button look="quiet" className="px-2! max-lg:ml-auto lg:-ml-2" onClick={() => setOpen(true)}>
         Change
       </Button>
       <Sheet title="How this tree stands" open={open} onOpenChange={setOpen}>

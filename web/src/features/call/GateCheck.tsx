@@ -21,7 +21,7 @@ type Props = {
 }
 
 const TILE =
-  'flex min-h-24 items-center gap-3 rounded-plain border bg-card p-4 text-left text-lg font-semibold hover:bg-thistle-wash aria-pressed:border-2 aria-pressed:border-ink'
+  'flex min-h-20 items-center gap-3 sm:min-h-24 rounded-plain border bg-card p-4 text-left text-lg font-semibold hover:bg-thistle-wash aria-pressed:border-2 aria-pressed:border-ink'
 
 /** One thing that every member of the group shares: it fits, or the tree is no member. */
 export function GateCheck({ bench, sheet, item, fits, onMark, onFits, onSkip }: Props) {
@@ -38,10 +38,10 @@ export function GateCheck({ bench, sheet, item, fits, onMark, onFits, onSkip }: 
         <p className="text-quiet">
           The gate, {place} of {sheet.gate.length}: what every one of these trees shares
         </p>
-        <h2 className="text-3xl">{item.name}</h2>
+        <h2 className="text-2xl sm:text-3xl">{item.name}</h2>
         <p className="mt-2 max-w-prose">{item.howTo}</p>
       </div>
-      <div className="grid max-w-2xl gap-3 sm:grid-cols-2">
+      <div className="grid max-w-2xl grid-cols-2 gap-3">
         <button
           type="button"
           className={`${TILE} border-edge`}

@@ -1,6 +1,6 @@
 import type { Judgement } from '../../api/types'
 
-const WIDTH = 300
+const WIDTH = 200
 const POINTS_ON_IT = 26 // a little more than the strictest tier asks for
 
 /** How many points the lead's odds have against everything else, and the notch at which it can be signed. */
@@ -12,7 +12,7 @@ export function Notch({ judgement }: { readonly judgement: Judgement }) {
   const words =
     pointsShort > 0
       ? `${Math.max(0, has).toFixed(1)} of the ${asked.toFixed(1)} points asked for`
-      : `${has.toFixed(1)} points, ${asked.toFixed(1)} are asked for`
+      : `${has.toFixed(1)} points, more than the ${asked.toFixed(1)} asked for`
   return (
     <figure>
       <svg viewBox={`-2 0 ${WIDTH + 4} 22`} className="w-full" aria-hidden="true">
@@ -25,7 +25,7 @@ export function Notch({ judgement }: { readonly judgement: Judgement }) {
         />
       </svg>
       <figcaption className="text-sm">
-        {words}; <span className="font-bold text-thistle">sign at the notch</span>
+        {words} at the <span className="font-bold text-thistle">notch</span>
       </figcaption>
     </figure>
   )

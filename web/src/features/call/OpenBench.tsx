@@ -27,15 +27,18 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
   const [search, setSearch] = useSearchParams()
   const narrow = useNarrow()
   const [part, setPart] = useState<Part>('check')
+  // in a state of its own, since a key may follow faster than an address changes
+  const [chosen, setChosen] = useState(search.get('check'))
   const [outcome, setOutcome] = useState<Outcome>()
   const [keysShown, setKeysShown] = useState(false)
   const work = useWork(bench)
   const beam = useBeamView(bench)
   const cover = useCover()
-  const inHand = inHandOf(bench, sheet, work, search.get('check'))
+  const inHand = inHandOf(bench, sheet, work, chosen)
   const next = bench.suggested.find((one) => !work.entries.has(one.character))
   const waiting = work.unsent.filter((one) => !one.refused).length
   const takeUp = (id: string) => {
+    setChosen(id)
     setSearch({ check: id }, { replace: true })
     setPart('check')
   }
@@ -85,7 +88,9 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
             aria-label="The check in hand"
             className="relative min-w-0 p-4 pb-24 lg:overflow-y-auto lg:p-5"
           >
-            <BestNext bench={bench} sheet={sheet} next={next} inHand={inHand?.id} onTakeUp={takeUp} />
+            {inHand?.kind === 'check' && (
+              <BestNext bench={bench} sheet={sheet} next={next} inHand={inHand.id} onTakeUp={takeUp} />
+            )}
             {inHand?.kind === 'gate' && (
               <GateCheck
                 key={inHand.id}

@@ -1,5 +1,5 @@
 import { Binoculars, Hand, Search, Slice, TreeDeciduous, TriangleAlert } from 'lucide-react'
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { Bench, Character, Sheet } from '../../api/types'
 import { Seeds } from '../../ui/Seeds'
 import { monthRuns, points } from '../../ui/words'
@@ -123,7 +123,7 @@ function Gate({ sheet, work, inHand, onChoose }: Pick<Props, 'sheet' | 'work' | 
   if (sheet.gate.length === 0) return null
   const words = (item: string) => {
     const fits = work.marks.get(item)
-    return fits === undefined ? 'open' : fits ? 'fits' : 'fails'
+    return fits === undefined ? 'not yet' : fits ? 'fits' : 'fails'
   }
   const open = sheet.gate.filter((one) => !work.marks.has(one.id)).length
   const failed = sheet.gate.some((one) => work.marks.get(one.id) === false)
@@ -171,8 +171,13 @@ function CheckRow({ bench, character, entry, why, current, onChoose }: RowProps)
   const quiet = current ? 'text-card' : 'text-quiet'
   const forbidden = isForbidden(bench, character)
   const outOfSeason = bench.outOfSeason.includes(character.id)
+  const row = useRef<HTMLButtonElement>(null)
+  useEffect(() => {
+    if (current) row.current?.scrollIntoView({ block: 'nearest' })
+  }, [current])
   return (
     <button
+      ref={row}
       type="button"
       onClick={onChoose}
       disabled={forbidden && !entry}

@@ -38,9 +38,11 @@ export function StateTiles({ sheet, character, seen, covered, onSee, onChange }:
                 onClick={() => onSee(state.id)}
                 className="flex min-h-16 flex-1 items-center gap-3 rounded-plain p-2 text-left hover:bg-thistle-wash sm:flex-col sm:items-stretch sm:gap-1"
               >
-                <span className="flex items-center gap-2 sm:absolute sm:top-2 sm:left-2">
+                <span className="flex flex-col items-center gap-1 sm:absolute sm:top-2 sm:left-2">
                   <Key name={`${place + 1}`} />
-                  {count > 0 && several && <span className="figure text-xl font-bold">× {count}</span>}
+                  {count > 0 && several && (
+                    <span className="figure font-bold whitespace-nowrap">×{count}</span>
+                  )}
                 </span>
                 {state.draw ? (
                   <Drawing hint={state.draw} className="h-24 w-28 shrink-0 sm:mx-auto sm:h-36 sm:w-full" />
@@ -57,7 +59,7 @@ export function StateTiles({ sheet, character, seen, covered, onSee, onChange }:
                   type="button"
                   aria-label={`One less: ${state.name}`}
                   onClick={() => takeBack(state.id)}
-                  className="absolute top-0 right-0 grid size-11 place-items-center hover:bg-thistle-wash"
+                  className="absolute right-0 bottom-0 grid size-11 place-items-center hover:bg-thistle-wash"
                 >
                   <Minus aria-hidden className="size-5" />
                 </button>

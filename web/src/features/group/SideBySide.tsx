@@ -14,8 +14,9 @@ import { separationQuery } from './queries'
 import { RibbonCell } from './RibbonCell'
 
 const MOST_COLUMNS = 3
+const MOST_PRINTED = 12 // rows that fit on one A4 page
 const STATIONS = [
-  { value: '', text: 'all' },
+  { value: 'all', text: 'all' },
   { value: 'stand-off', text: 'stand off' },
   { value: 'trunk', text: 'trunk' },
   { value: 'hand', text: 'hand' },
@@ -24,7 +25,7 @@ const STATIONS = [
 ] as const
 const STAGES = ['seedling', 'sapling', 'pole', 'mature'] as const
 const SCHOOLS = [
-  { value: '', text: 'the sheet' },
+  { value: 'sheet', text: 'the sheet' },
   { value: 'field-marks', text: 'field marks' },
   { value: 'close-characters', text: 'close characters' },
 ] as const
@@ -47,15 +48,21 @@ export function SideBySide({ sheet, month: startMonth, stage: startStage, entrie
   const [taxa, setTaxa] = useState<readonly string[]>(first.slice(0, MOST_COLUMNS))
   const [month, setMonth] = useState(startMonth)
   const [stage, setStage] = useState(startStage)
-  const [school, setSchool] = useState<(typeof SCHOOLS)[number]['value']>('')
-  const [station, setStation] = useState<(typeof STATIONS)[number]['value']>('')
+  const [school, setSchool] = useState<(typeof SCHOOLS)[number]['value']>('sheet')
+  const [station, setStation] = useState<(typeof STATIONS)[number]['value']>('all')
   const powers = useQuery(
-    separationQuery({ versionId: sheet.versionId, month, stage, school: school || undefined, taxa }),
+    separationQuery({
+      versionId: sheet.versionId,
+      month,
+      stage,
+      school: school === 'sheet' ? undefined : school,
+      taxa,
+    }),
   )
   const most = Math.log2(taxa.length)
   const rows = (powers.data ?? []).flatMap((power) => {
     const character = sheet.characters.find((one) => one.id === power.character)
-    return character && (station === '' || character.zone === station) ? [{ character, power }] : []
+    return character && (station === 'all' || character.zone === station) ? [{ character, power }] : []
   })
   const toggle = (id: string) => {
     if (taxa.includes(id)) {
@@ -67,10 +74,11 @@ export function SideBySide({ sheet, month: startMonth, stage: startStage, entrie
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4 print:overflow-visible print:p-0">
       <div className="mx-auto max-w-6xl">
         <div className="print:hidden">{back}</div>
-        <h1 className="text-2xl print:text-lg">{sheet.title}, side by side</h1>
-        <p className="hidden print:block print:text-xs">
-          What parts them best for a {stage} tree in {monthName(month)}, by the weights of{' '}
-          {SCHOOLS.find((one) => one.value === school)?.text}. Version {sheet.version} of the sheet.
+        <h1 className="text-2xl">{sheet.title}, side by side</h1>
+        <p className="mb-2 hidden print:block">
+          The {Math.min(rows.length, MOST_PRINTED)} characters that part them best for a {stage} tree in{' '}
+          {monthName(month)}, by the weights of {SCHOOLS.find((one) => one.value === school)?.text}. Version{' '}
+          {sheet.version} of the sheet.
         </p>
         <div className="my-3 flex flex-wrap items-end gap-3 print:hidden">
           <label className="grid text-sm font-semibold">
@@ -121,11 +129,11 @@ export function SideBySide({ sheet, month: startMonth, stage: startStage, entrie
         {powers.isError && <Notice tone="wrong">{wordsOf(powers.error)}</Notice>}
         {powers.isPending && <p role="status">Weighing the characters …</p>}
         {powers.data && (
-          <div className="overflow-x-auto print:overflow-visible">
-            <table className="side-by-side w-full border-collapse bg-card text-left align-top">
+          <div className="overflow-x-auto pb-2 print:overflow-visible">
+            <table className="side-by-side w-full min-w-2xl table-fixed border-collapse bg-card text-left align-top">
               <thead>
                 <tr className="border-b-2 border-ink">
-                  <th scope="col" className="w-56 p-2 print:w-44">
+                  <th scope="col" className="w-56 p-2">
                     Parts them best
                   </th>
                   {columns.map((taxon) => (
@@ -144,8 +152,11 @@ export function SideBySide({ sheet, month: startMonth, stage: startStage, entrie
                 </tr>
               </thead>
               <tbody>
-                {rows.map(({ character, power }) => (
-                  <tr key={character.id} className="border-b border-line align-top">
+                {rows.map(({ character, power }, i) => (
+                  <tr
+                    key={character.id}
+                    className={`border-b border-line align-top ${i < MOST_PRINTED ? '' : 'print:hidden'}`}
+                  >
                     <th scope="row" className="p-2 font-normal">
                       <RowHead
                         character={character}
@@ -223,16 +234,14 @@ function Cell({ sheet, character, taxon, reading }: CellProps) {
     .filter(({ state, share }) => share >= WORTH_DRAWING || reading?.states?.includes(state.id))
     .sort((a, b) => b.share - a.share)
   return (
-    <ul className="flex flex-wrap gap-x-4 gap-y-2">
+    <ul className="flex flex-wrap gap-x-4 gap-y-2 print:gap-y-1">
       {shown.map(({ state, share }) => (
         <li
           key={state.id}
-          className={`w-32 print:w-24 ${reading?.states?.includes(state.id) ? 'rounded-plain outline-2 outline-offset-2 outline-ink' : ''}`}
+          className={`w-32 print:flex print:w-full print:items-center print:gap-2 ${reading?.states?.includes(state.id) ? 'rounded-plain outline-2 outline-offset-2 outline-ink' : ''}`}
         >
-          {state.draw && <Drawing hint={state.draw} className="h-20 w-full print:h-12" />}
-          <span
-            className={`block text-sm leading-snug print:text-[0.65rem] ${share < WORTH_DRAWING ? 'text-quiet' : ''}`}
-          >
+          {state.draw && <Drawing hint={state.draw} className="h-20 w-full shrink-0 print:size-11" />}
+          <span className={`block text-sm leading-snug ${share < WORTH_DRAWING ? 'text-quiet' : ''}`}>
             <span className="figure font-bold">{Math.round(share * 100)} %</span> {state.name}
             {reading?.states?.includes(state.id) && <span className="font-bold"> · read here</span>}
           </span>
