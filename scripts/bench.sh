@@ -2,6 +2,7 @@
 
 run_bench() {
   need_build_tools
+  need_chromium
   local results=$STATE/bench
   mkdir -p "$results"
   measure_core "$results"
@@ -56,9 +57,22 @@ measure_round_trip() {
   pg_database $CLUSTER goldthistle_bench fresh
   export GOLDTHISTLE_DEMO=true GOLDTHISTLE_DEMO_PASSPHRASE=measured-not-guessed
   serve bench goldthistle_bench
+  (cd "$ROOT/bench" && npm ci --silent --no-audit --no-fund)
+  node "$ROOT/bench/key-press.mjs" "$(cat "$STATE/bench.url")" Dipper "$GOLDTHISTLE_DEMO_PASSPHRASE" >"$1/key-press.md"
   node "$ROOT/bench/round-trip.mjs" "$(cat "$STATE/bench.url")" Dipper "$GOLDTHISTLE_DEMO_PASSPHRASE" >"$1/round-trip.md"
   echo "The server is resident with $(($(ps -o rss= -p "$(cat "$STATE/bench.pid")") / 1024)) MB after that." >>"$1/round-trip.md"
   serve_kill bench
+}
+
+# first_load: kilobytes that the first page fetches, compressed, without fonts; and those that opening a tree adds
+first_load() {
+  local assets=$ROOT/web/dist/assets first=0 all=0 file size
+  for file in "$assets"/*.js "$assets"/*.css; do
+    size=$(gzip -9 -c "$file" | wc -c)
+    all=$((all + size))
+    if [[ $(basename "$file") == index-* ]]; then first=$((first + size)); fi
+  done
+  echo "The first page fetches $((first / 1000)) kB of scripts and styles, compressed, without fonts; the Bench and side by side add $(((all - first) / 1000)) kB when they are opened."
 }
 
 write_benchmarks() {
@@ -91,5 +105,11 @@ $(cat "$1/memory.md")
 ## The server
 
 $(cat "$1/round-trip.md")
+
+## The screen
+
+$(cat "$1/key-press.md")
+
+$(first_load)
 TXT
 }

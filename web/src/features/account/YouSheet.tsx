@@ -41,11 +41,10 @@ export function YouSheet({ observer, open, onOpenChange, onSignOut }: Props) {
       queries.invalidateQueries({ queryKey: ['surveys'] }) // every tree is weighed anew
     },
   })
+  const lacking = change.isPending ? change.variables : observer.lacking
   const toggle = (faculty: string) =>
     change.mutate(
-      observer.lacking.includes(faculty)
-        ? observer.lacking.filter((one) => one !== faculty)
-        : [...observer.lacking, faculty],
+      lacking.includes(faculty) ? lacking.filter((one) => one !== faculty) : [...lacking, faculty],
     )
   return (
     <Sheet title={observer.callSign} open={open} onOpenChange={onOpenChange}>
@@ -61,8 +60,7 @@ export function YouSheet({ observer, open, onOpenChange, onSignOut }: Props) {
               <input
                 type="checkbox"
                 className="size-5 accent-thistle"
-                checked={observer.lacking.includes(faculty)}
-                disabled={change.isPending}
+                checked={lacking.includes(faculty)}
                 onChange={() => toggle(faculty)}
               />
               {words}

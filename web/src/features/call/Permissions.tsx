@@ -7,12 +7,13 @@ import { sendPermissions, surveysQuery } from './queries'
 /** What a survey allows, for its lead to change. */
 export function Permissions({ survey }: { readonly survey: Survey }) {
   const queries = useQueryClient()
-  const { woundingAllowed, photoPositionKept } = survey
   const change = useMutation({
     mutationFn: (body: { woundingAllowed: boolean; photoPositionKept: boolean }) =>
       sendPermissions(survey.id, body),
+    // what is asked for shows at once, and stays asked for until the list of surveys says so too
     onSuccess: () => queries.invalidateQueries(surveysQuery),
   })
+  const { woundingAllowed, photoPositionKept } = change.isPending ? change.variables : survey
   return (
     <fieldset className="my-2 flex flex-wrap items-center gap-x-6 rounded-plain border border-line bg-card px-3">
       <legend className="sr-only">What this survey allows</legend>
@@ -21,7 +22,6 @@ export function Permissions({ survey }: { readonly survey: Survey }) {
           type="checkbox"
           className="size-5 accent-thistle"
           checked={woundingAllowed}
-          disabled={change.isPending}
           onChange={() => change.mutate({ woundingAllowed: !woundingAllowed, photoPositionKept })}
         />
         Checks may wound a tree, last and with their caution
@@ -31,7 +31,6 @@ export function Permissions({ survey }: { readonly survey: Survey }) {
           type="checkbox"
           className="size-5 accent-thistle"
           checked={photoPositionKept}
-          disabled={change.isPending}
           onChange={() => change.mutate({ woundingAllowed, photoPositionKept: !photoPositionKept })}
         />
         Photos keep where they were taken

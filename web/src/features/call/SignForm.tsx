@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { keep, readKept, useKeptText } from '../../api/kept'
 import { useObserver } from '../../api/observer'
 import { Problem, wordsOf } from '../../api/problem'
@@ -68,15 +68,21 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
     },
     onError: () => queries.invalidateQueries(benchQuery(surveyId, treeId)),
   })
+  const form = useRef<HTMLFormElement>(null)
+  useEffect(() => {
+    const signByKeys = (event: KeyboardEvent) => {
+      if (event.key === 'Enter' && event.ctrlKey) form.current?.requestSubmit()
+    }
+    window.addEventListener('keydown', signByKeys)
+    return () => window.removeEventListener('keydown', signByKeys)
+  }, [])
   const toggle = (id: string) =>
     setConfirming(confirming.includes(id) ? confirming.filter((one) => one !== id) : [...confirming, id])
 
   return (
     <form
       className="grid gap-4"
-      onKeyDown={(event) => {
-        if (event.key === 'Enter' && event.ctrlKey) event.currentTarget.requestSubmit()
-      }}
+      ref={form}
       onSubmit={(event) => {
         event.preventDefault()
         sign.mutate()

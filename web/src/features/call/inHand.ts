@@ -13,7 +13,7 @@ export function gateId(item: string): string {
   return GATE + item
 }
 
-/** What is in hand: what was chosen; else the gate while nothing is read; else the best check. */
+/** What is in hand: what was chosen; else the gate where it fails, or while nothing is read; else the best check. */
 export function inHand(bench: Bench, sheet: Sheet, work: Work, chosen: string | null): InHand | undefined {
   const of = (id: string): InHand | undefined => {
     if (id.startsWith(GATE)) {
@@ -25,7 +25,8 @@ export function inHand(bench: Bench, sheet: Sheet, work: Work, chosen: string | 
   }
   const fromChosen = chosen ? of(chosen) : undefined
   if (fromChosen) return fromChosen
-  const gate = work.entries.size === 0 ? nextGateItem(sheet, work) : undefined
+  const failed = sheet.gate.find((one) => work.marks.get(one.id) === false)
+  const gate = failed ?? (work.entries.size === 0 ? nextGateItem(sheet, work) : undefined)
   const next = bench.suggested.find((one) => !work.entries.has(one.character))
   return of(gate ? gateId(gate.id) : (next?.character ?? sheet.characters[0]?.id ?? ''))
 }

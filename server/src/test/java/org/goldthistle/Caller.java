@@ -37,6 +37,15 @@ public final class Caller {
         return write("PUT", path, body);
     }
 
+    /** Sends a file as it is. */
+    public Answer putBytes(String path, byte[] content) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
+                .header("Content-Type", "application/octet-stream")
+                .PUT(HttpRequest.BodyPublishers.ofByteArray(content));
+        cookie("XSRF-TOKEN").ifPresent(token -> request.header("X-XSRF-TOKEN", token.getValue()));
+        return send(request);
+    }
+
     public Answer delete(String path) {
         return write("DELETE", path, "");
     }

@@ -227,6 +227,11 @@ public final class Sheets {
             return this;
         }
 
+        public CharacterBuilder effort(Effort whole) {
+            effort = whole;
+            return this;
+        }
+
         public CharacterBuilder absence(Absence tells) {
             absence = tells;
             return this;

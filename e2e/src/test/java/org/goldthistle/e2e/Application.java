@@ -115,14 +115,26 @@ final class Application implements AutoCloseable {
         }
     }
 
+    /** Puts a new version of a group's sheet into the library, as an editor would. */
+    void addVersionOfSheet(String group) {
+        execute("insert into sheet_version (id, group_id, version, sha256, body, created_at, built_in) select"
+                + " gen_random_uuid(), group_id, version + 1, sha256 || '+', body, now(), false from sheet_version"
+                + " where group_id = '" + group + "'");
+    }
+
     private static void empty() {
+        execute("drop schema if exists public cascade", "create schema public");
+    }
+
+    private static void execute(String... statements) {
         try (Connection connection = DriverManager.getConnection(
                         databaseUrl(),
                         System.getenv("SPRING_DATASOURCE_USERNAME"),
                         System.getenv("SPRING_DATASOURCE_PASSWORD"));
                 Statement statement = connection.createStatement()) {
-            statement.execute("drop schema if exists public cascade");
-            statement.execute("create schema public");
+            for (String sql : statements) {
+                statement.execute(sql);
+            }
         } catch (SQLException broken) {
             throw new IllegalStateException(broken);
         }

@@ -3,6 +3,7 @@ package org.goldthistle.e2e;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.util.regex.Pattern;
 
 /** The Bench as an observer uses it. */
@@ -33,6 +34,11 @@ final class BenchOnScreen {
     }
 
     BenchOnScreen takeUp(String check) {
+        page.getByRole(AriaRole.DIALOG).waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+        checks().waitFor();
+        if (!row(check).isVisible()) {
+            page.getByText(Pattern.compile("^Not now")).click();
+        }
         checks().getByRole(AriaRole.BUTTON, named(check)).click();
         page.getByRole(
                         AriaRole.HEADING,
@@ -55,6 +61,34 @@ final class BenchOnScreen {
         return this;
     }
 
+    /** Marks every item of the gate as one that fits, one after the other. */
+    BenchOnScreen fitTheGate() {
+        while (button(Pattern.compile("^1 ?fits$")).isVisible()) {
+            String item = heading().innerText();
+            button(Pattern.compile("^1 ?fits$")).click();
+            page.getByRole(
+                            AriaRole.HEADING,
+                            new Page.GetByRoleOptions().setName(item).setExact(true))
+                    .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+        }
+        return this;
+    }
+
+    /** The name of the check, or the gate item, in hand. */
+    Locator heading() {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("The check in hand"))
+                .getByRole(AriaRole.HEADING, new Locator.GetByRoleOptions().setLevel(2));
+    }
+
+    /** Why the call is contested; hidden when it is not. */
+    Locator contested() {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Why it is contested"));
+    }
+
+    Locator button(Pattern name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
     BenchOnScreen certainty(String word) {
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(word).setExact(true))
                 .click();
@@ -68,9 +102,7 @@ final class BenchOnScreen {
 
     /** Waits until the server has all that was entered. */
     BenchOnScreen settled() {
-        page.getByText("not sent yet")
-                .waitFor(new Locator.WaitForOptions()
-                        .setState(com.microsoft.playwright.options.WaitForSelectorState.HIDDEN));
+        page.locator("main[data-unsent='0']").waitFor();
         return this;
     }
 
@@ -133,7 +165,7 @@ final class BenchOnScreen {
         return page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Checks"));
     }
 
-    private Locator button(String name) {
+    Locator button(String name) {
         return page.getByRole(
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }

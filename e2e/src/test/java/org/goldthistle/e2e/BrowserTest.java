@@ -9,6 +9,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -71,7 +72,8 @@ abstract class BrowserTest {
         page.getByLabel("Call sign").fill(callSign);
         page.getByLabel("Passphrase").fill(Application.PASSPHRASE);
         page.getByText("Sign in", new Page.GetByTextOptions().setExact(true)).click();
-        page.getByText("Sign out").waitFor();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(callSign))
+                .waitFor();
     }
 
     protected Page signedIn(String callSign) {

@@ -5,16 +5,25 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 
 class OutcomesTest extends BrowserTest {
 
     @Test
-    void a_tree_that_cannot_be_settled_today_is_signed_to_come_back() {
+    void a_contested_tree_is_signed_to_come_back() {
         Page siskin = signedIn("Siskin");
         BenchOnScreen bench = BenchOnScreen.open(siskin, 24).month("January");
-        bench.takeUp("Rough black bark").see("some dark shallow cracks").settled();
+        bench.takeUp("How the outer twigs hang").see("long thin twigs").settled();
+        look(bench.takeUp("Hairs on one-year twigs"), "scattered hairs", 2);
+        bench.takeUp("Rough black bark").see("thick black bosses").settled();
+        look(bench.takeUp("Resin warts"), "warts thick on the twig", 2);
+        assertThat(bench.contested()).containsText("those who trust close characters more would name another taxon");
 
         Locator sheet = bench.openSigning("Come back");
         sheet.getByLabel(Pattern.compile("^July")).check();
@@ -24,6 +33,47 @@ class OutcomesTest extends BrowserTest {
         assertThat(bench.signedCalls()).containsText("Siskin comes back in July");
         siskin.getByText("Today").click();
         assertThat(siskin.getByText("Siskin comes back in July")).isVisible();
+    }
+
+    @Test
+    void a_hybrid_is_a_record_and_is_signed_with_a_photo() throws IOException {
+        Page dipper = signedIn("Dipper");
+        dipper.getByText("Long Ride avenue").click();
+        BenchOnScreen bench = BenchOnScreen.open(dipper, 1).month("September").fitTheGate();
+        bench.takeUp("Where the tree stands").see("street, avenue or row").settled();
+        bench.takeUp("Burrs and sprouts").see("thickets of shoots").settled();
+        look(bench.takeUp("Colour of the hair tufts"), "whitish or pale buff tufts", 5);
+        look(bench.takeUp("Colour of the leaf underside"), "green, paler than above", 5);
+        look(bench.takeUp("Finest cross veins"), "just felt or seen raised", 4);
+        bench.takeUp("Length of the leaf blade");
+        for (String length : "75 88 70 95 80 66 84 91".split(" ")) {
+            bench.type(length).settled();
+        }
+        look(bench.takeUp("Ribs on the ripe fruit"), "faint ribs", 6);
+        dipper.getByLabel("Photo").setInputFiles(photo());
+        dipper.getByAltText("No. 1 of this check").waitFor();
+        assertThat(bench.candidate("common lime")).containsText(Pattern.compile("9\\d\\.\\d %"));
+        assertThat(dipper.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Ancestry")))
+                .containsText("Hybrid index");
+
+        Locator sheet = bench.openSigning("Sign common lime");
+        assertThat(sheet).containsText("a photo on this call, or the label of a voucher that is kept, met");
+        sign(sheet);
+
+        assertThat(bench.signedCalls()).containsText("Dipper signed common lime");
+    }
+
+    private static void look(BenchOnScreen bench, String state, int times) {
+        for (int i = 0; i < times; i++) {
+            bench.see(state).settled();
+        }
+    }
+
+    private static FilePayload photo() throws IOException {
+        var picture = new BufferedImage(60, 40, BufferedImage.TYPE_INT_RGB);
+        var content = new ByteArrayOutputStream();
+        ImageIO.write(picture, "jpg", content);
+        return new FilePayload("ribs.jpg", "image/jpeg", content.toByteArray());
     }
 
     @Test

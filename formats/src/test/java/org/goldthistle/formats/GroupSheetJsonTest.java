@@ -4,13 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import java.util.List;
+import java.util.Optional;
 import org.goldthistle.core.Refusal;
 import org.goldthistle.core.RefusedException;
+import org.goldthistle.core.sheet.DiagnosticCharacter;
+import org.goldthistle.core.sheet.Faculty;
+import org.goldthistle.core.sheet.GateItem;
 import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.State;
+import org.goldthistle.core.sheet.StateScale;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.FieldSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class GroupSheetJsonTest {
     static final List<String> GROUPS = BuiltInLibrary.GROUPS;
@@ -24,6 +31,45 @@ class GroupSheetJsonTest {
         assertThat(sheet.characters()).isNotEmpty();
     }
 
+    @ParameterizedTest
+    @FieldSource("GROUPS")
+    void every_built_in_sheet_has_a_gate_whose_other_groups_are_in_the_library(String group) {
+        GroupSheet sheet = GroupSheetJson.read(BuiltInLibrary.sheetText(group));
+
+        assertThat(sheet.gate()).isNotEmpty();
+        assertThat(sheet.gate())
+                .allSatisfy(item -> assertThat(item.otherwiseGroup())
+                        .satisfiesAnyOf(
+                                other -> assertThat(other).isEmpty(),
+                                other -> assertThat(GROUPS).contains(other.orElseThrow())));
+        assertThat(sheet.gate()).extracting(GateItem::otherwiseGroup).doesNotContain(Optional.of(group));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"birches", "bird-cherries"})
+    void every_state_is_drawn_and_no_two_of_a_character_alike(String group) {
+        GroupSheet sheet = GroupSheetJson.read(BuiltInLibrary.sheetText(group));
+
+        for (DiagnosticCharacter character : sheet.characters()) {
+            if (character.scale() instanceof StateScale scale) {
+                assertThat(scale.states())
+                        .as(character.id())
+                        .allSatisfy(state -> assertThat(state.drawing()).isPresent());
+                assertThat(scale.states()).extracting(State::drawing).doesNotHaveDuplicates();
+            }
+        }
+    }
+
+    @Test
+    void what_is_told_apart_by_red_and_green_says_so() {
+        GroupSheet larches = GroupSheetJson.read(BuiltInLibrary.sheetText("larches"));
+
+        assertThat(larches.characters().stream()
+                        .filter(character -> character.effort().needs(Faculty.RED_GREEN))
+                        .map(DiagnosticCharacter::id))
+                .containsExactlyInAnyOrder("winter-crown-colour", "twig-colour", "young-cone-colour");
+    }
+
     @ParameterizedTest(name = "{0}")
     @CsvSource(
             delimiter = '|',
@@ -34,6 +80,9 @@ class GroupSheetJsonTest {
                 "\"kind\": \"ordered\" | \"kind\": \"sorted\" | characters[0].kind | \"sorted\"",
                 "\"sense\": \"sight\" | \"sense\": \"taste\" | characters[0].sense | \"taste\"",
                 "\"rank\": \"hybrid\" | \"rank\": \"species\" | taxa[2].parents | two",
+                "\"part\": \"habit\" | \"part\": \"Habit!\" | characters[0].states[0].draw.part | Habit!",
+                "\"twigs\": \"hanging\" | \"twigs\": [1] | characters[0].states[0].draw.twigs | [1]",
+                "\"otherwiseGroup\": \"buckthorns\" | \"otherwiseGroup\": 3 | gate[0].otherwiseGroup | 3",
                 "\"format\": \"goldthistle-group/1\" | \"format\": \"2\" | format | \"2\"",
                 "\"minutes\": 1, | \"minutes\": 0, | characters[0].minutes | 0.0"
             })

@@ -1,0 +1,64 @@
+// How long it takes from a key press on the Bench to the repainted beam, in Chromium, with the largest sheet.
+// usage: node key-press.mjs URL CALL-SIGN PASSPHRASE
+import { chromium } from 'playwright-core'
+
+const WARM_UP = 40
+const MEASURED = 300
+const TAG = 4 // an alder: 16 characters, 4 taxa
+
+const [url, callSign, passphrase] = process.argv.slice(2)
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync'],
+})
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+page.setDefaultTimeout(20_000)
+await page.goto(url)
+await page.getByLabel('Call sign').fill(callSign)
+await page.getByLabel('Passphrase').fill(passphrase)
+await page.getByText('Sign in', { exact: true }).click()
+await page.getByRole('link', { name: new RegExp(`^${TAG}\\b`) }).first().click()
+const checks = page.getByRole('navigation', { name: 'Checks' })
+await checks.waitFor()
+
+// from the key's own time stamp to the frame after the one in which the beam's words, which hold every figure, changed
+await page.evaluate(() => {
+  window.repainted = []
+  let pressed
+  window.addEventListener('keydown', (event) => { pressed = event.timeStamp }, true)
+  const beam = document.querySelector('aside')
+  new MutationObserver((changes) => {
+    if (pressed === undefined || !changes.some((one) => one.attributeName === 'aria-label')) return
+    const start = pressed
+    pressed = undefined
+    requestAnimationFrame(() => {
+      const channel = new MessageChannel() // runs once the frame is painted
+      channel.port1.onmessage = () => window.repainted.push(performance.now() - start)
+      channel.port2.postMessage(null)
+    })
+  }).observe(beam, { subtree: true, attributes: true, attributeFilter: ['aria-label'] })
+})
+
+// every check that can be read now and has states is read first, so that the balance is as full as it gets
+const settled = () =>
+  page.waitForFunction(() => document.querySelector('main')?.dataset.unsent === '0', undefined, { polling: 5 })
+const rows = checks.locator('ol').getByRole('button')
+for (let i = 0; i < (await rows.count()); i++) {
+  if (await rows.nth(i).isDisabled()) continue
+  await rows.nth(i).click()
+  if (await page.getByRole('list', { name: 'States' }).isVisible()) await page.keyboard.press('1')
+  await settled()
+}
+await checks.getByRole('button', { name: 'Bark at chest height' }).click() // one look, so that each press changes it
+for (let i = 0; i < WARM_UP + MEASURED; i++) {
+  const before = await page.evaluate(() => window.repainted.length)
+  await page.keyboard.press(`${1 + (i % 4)}`)
+  await page.waitForFunction((count) => window.repainted.length > count, before, { polling: 5 })
+  await settled()
+}
+const times = (await page.evaluate(() => window.repainted)).slice(-MEASURED).sort((a, b) => a - b)
+const at = (share) => times[Math.min(times.length - 1, Math.floor(share * times.length))].toFixed(1)
+console.log(
+  `From a key press to the repainted beam in Chromium, through the server and back, over ${MEASURED} presses: median ${at(0.5)} ms, p95 ${at(0.95)} ms.`,
+)
+await browser.close()

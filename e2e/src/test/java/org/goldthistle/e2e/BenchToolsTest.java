@@ -1,0 +1,163 @@
+package org.goldthistle.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+class BenchToolsTest extends BrowserTest {
+
+    @Test
+    void a_failed_gate_stops_the_call_and_leads_to_the_other_group_and_back() {
+        Page siskin = signedIn("Siskin");
+        BenchOnScreen bench = BenchOnScreen.open(siskin, 11).month("September");
+        bench.takeUp("Bud with or without scales").see("covered by overlapping").settled();
+        siskin.getByText("Gate").first().click();
+        bench.button(Pattern.compile("^Leaves and buds stand singly")).click();
+        bench.button(Pattern.compile("^2 ?fails$")).click();
+        bench.settled();
+
+        assertThat(siskin.getByText("Then it is not of this group:")).isVisible();
+        assertThat(bench.contested()).containsText("it fails what every member of the group shares");
+        assertAccessible(siskin);
+        bench.button(Pattern.compile("^Look among")).click();
+        siskin.getByText("Buckthorns and dogwood").waitFor();
+        assertThat(bench.heading()).containsText("Leaves undivided");
+
+        bench.button(Pattern.compile("^2 ?fails$")).click();
+        siskin.getByText("It was a mistake").click();
+        bench.settled();
+        bench.takeUp("Twig ends turned into thorns").see("no thorn found").settled();
+        siskin.getByText("Today").click();
+        assertThat(siskin.getByText("moved here by you from another group")).isVisible();
+    }
+
+    @Test
+    void a_wound_asks_for_the_survey_s_leave_and_for_the_caution_to_be_read() {
+        Page lead = signedIn("Treecreeper");
+        lead.getByLabel("Checks may wound a tree, last and with their caution").check();
+        Page dipper = signedIn("Dipper");
+        BenchOnScreen bench = BenchOnScreen.open(dipper, 16).month("September");
+        bench.takeUp("Colour under the scratched bark");
+        assertThat(dipper.getByText("This wounds the tree.")).isVisible();
+        assertThat(dipper.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("States")))
+                .isHidden();
+        assertAccessible(dipper);
+
+        dipper.getByText("I have read this, for this tree").click();
+        bench.settled().see("deep orange-yellow").settled();
+
+        assertThat(bench.row("Colour under the scratched bark")).containsText("deep orange-yellow");
+        dipper.reload();
+        assertThat(dipper.getByText("I have read this")).isHidden();
+    }
+
+    @Test
+    void what_an_observer_lacks_counts_a_quarter_and_is_said() {
+        Page redpoll = signedIn("Redpoll");
+        BenchOnScreen bench = BenchOnScreen.open(redpoll, 11).month("September");
+        bench.takeUp("Smell of a freshly scratched twig")
+                .see("clear bitter almond")
+                .settled();
+        Locator weight = redpoll.getByText(Pattern.compile("^Counts with weight"));
+        String before = weight.innerText();
+
+        bench.button("Redpoll").click();
+        redpoll.getByLabel("I do not smell").check();
+        assertAccessible(redpoll);
+        redpoll.keyboard().press("Escape");
+
+        assertThat(redpoll.getByText("You said that you do not smell")).isVisible();
+        assertThat(weight).not().hasText(before);
+        assertThat(bench.row("Smell of a freshly")).not().containsText("counts a quarter"); // it is read already
+        bench.button("Undo").click();
+        bench.settled();
+        assertThat(bench.row("Smell of a freshly")).containsText("counts a quarter for you");
+    }
+
+    @Test
+    void values_drop_on_the_ruler_and_can_be_taken_back() {
+        Page siskin = signedIn("Siskin");
+        BenchOnScreen bench = BenchOnScreen.open(siskin, 23).month("September");
+        bench.takeUp("LTW");
+        Locator ruler = siskin.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("rarely")));
+        assertThat(ruler).hasAccessibleName(Pattern.compile("silver birch 6 to 13 mm, rarely 4 to 17"));
+
+        ruler.click();
+        bench.settled();
+        bench.type("8").settled();
+
+        assertThat(siskin.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Values"))
+                        .getByRole(AriaRole.LISTITEM))
+                .hasCount(2);
+        assertThat(ruler).containsText("mean");
+        siskin.getByLabel("Take back 8").click();
+        bench.settled();
+        siskin.getByLabel(Pattern.compile("^Take back")).click();
+        bench.settled();
+        assertThat(bench.points("LTW")).hasCount(0);
+    }
+
+    @Test
+    void a_file_that_is_no_picture_is_refused_and_nothing_else_is_lost() {
+        Page dipper = signedIn("Dipper");
+        BenchOnScreen bench = BenchOnScreen.open(dipper, 23).month("September");
+        bench.takeUp("Rough black bark").see("thick black bosses").settled();
+
+        dipper.getByLabel("Photo")
+                .setInputFiles(new FilePayload(
+                        "bark.png", "image/png", "<svg onload=alert(1)>".getBytes(StandardCharsets.UTF_8)));
+
+        assertThat(dipper.getByText("is not a JPEG, PNG or WebP picture")).isVisible();
+        assertThat(bench.row("Rough black bark")).containsText("thick black bosses");
+    }
+
+    @Test
+    void side_by_side_shows_what_parts_the_taxa_and_what_was_read_and_prints_on_one_page() {
+        Page treecreeper = signedIn("Treecreeper");
+        BenchOnScreen bench = BenchOnScreen.open(treecreeper, 23).month("September");
+        bench.takeUp("Hairs on one-year twigs").see("velvety all along").settled();
+        bench.button("Side by side").click();
+        Locator rows = treecreeper.getByRole(AriaRole.ROW);
+        assertThat(rows.nth(1)).containsText("LTF, leaf tooth factor");
+        assertThat(treecreeper.getByText("read here").first()).isVisible();
+        assertAccessible(treecreeper);
+
+        treecreeper
+                .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("trunk"))
+                .click();
+        assertThat(rows).hasCount(2);
+        treecreeper
+                .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("all"))
+                .click();
+        treecreeper.getByLabel("hybrid birch").uncheck();
+        assertThat(rows.first().getByRole(AriaRole.COLUMNHEADER)).hasCount(3);
+
+        String pdf = new String(
+                treecreeper.pdf(new Page.PdfOptions().setPreferCSSPageSize(true)), StandardCharsets.ISO_8859_1);
+        org.assertj.core.api.Assertions.assertThat(pdf).containsPattern("/Count 1\\b");
+        treecreeper.getByText("Groups").first().click();
+        treecreeper.getByText("Black cherry, bird cherry and alder buckthorn").click();
+        assertThat(treecreeper.getByText("% parted").first()).isVisible();
+    }
+
+    @Test
+    void a_sheet_that_got_a_new_version_is_told_and_the_call_stays_on_its_own() {
+        Page siskin = signedIn("Siskin");
+        BenchOnScreen bench = BenchOnScreen.open(siskin, 40);
+        bench.fitTheGate().settled();
+
+        application.addVersionOfSheet("firs");
+
+        assertThat(siskin.getByText("The library has version 2 of this sheet."))
+                .isVisible(
+                        new LocatorAssertions.IsVisibleOptions().setTimeout(20_000)); // it is looked for now and then
+        assertThat(siskin.getByText("This call stays on version 1")).isVisible();
+    }
+}

@@ -1,0 +1,84 @@
+package org.goldthistle.call;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import javax.imageio.ImageIO;
+import org.goldthistle.Caller;
+import org.goldthistle.ServerTest;
+import org.junit.jupiter.api.Test;
+
+class PhotoTest extends ServerTest {
+
+    @Test
+    void a_photo_is_kept_once_with_its_print_and_shown_to_its_observer() throws IOException {
+        Caller siskin = signedIn("Siskin");
+        String path = photo(31);
+        siskin.putBytes(path + "?character=thorns", picture(1)).expect(200);
+
+        JsonNode bench = siskin.putBytes(path + "?character=thorns", picture(1)).expect(200);
+
+        assertThat(bench.path("photos")).hasSize(1);
+        assertThat(bench.at("/photos/0/character").asText()).isEqualTo("thorns");
+        assertThat(bench.at("/photos/0/sha256").asText()).matches("[0-9a-f]{64}");
+        assertThat(siskin.get(path).contentType()).isEqualTo("image/png");
+        siskin.putBytes(path + "?character=thorns", picture(2)).expectProblem(409, "id-taken");
+    }
+
+    @Test
+    void a_photo_of_an_unsigned_call_is_nobody_else_s_and_a_signed_one_is_the_crew_s() throws IOException {
+        Caller siskin = signedIn("Siskin");
+        String path = photo(24);
+        siskin.putBytes(path, picture(3)).expect(200);
+        Caller dipper = signedIn("Dipper");
+        dipper.get(path).expectProblem(404, "no-such-photo");
+
+        JsonNode seen = siskin.put(
+                        treePath(24) + "/determinations/" + UUID.randomUUID(),
+                        Map.of(
+                                "outcome",
+                                "group",
+                                "note",
+                                "",
+                                "confirming",
+                                List.of(),
+                                "reasons",
+                                Map.of(),
+                                "voucher",
+                                "",
+                                "readingIds",
+                                List.of()))
+                .expect(200);
+
+        assertThat(seen.at("/determinations/0/photos")).hasSize(1);
+        assertThat(dipper.get(path).contentType()).isEqualTo("image/png");
+    }
+
+    @Test
+    void what_does_not_fit_is_refused_in_words() throws IOException {
+        Caller dipper = signedIn("Dipper");
+        dipper.putBytes(photo(4), "no picture".getBytes()).expectProblem(422, "unfit-photo");
+        dipper.putBytes(photo(4), new byte[13 * 1024 * 1024]).expectProblem(422, "unfit-photo");
+        dipper.putBytes(photo(4) + "?character=ears", picture(4)).expectProblem(422, "no-such-character");
+        dipper.putBytes(photo(4).replace("/trees/", "/trees/" + UUID.randomUUID() + "/x"), picture(4))
+                .expect(404);
+    }
+
+    private static String photo(int tag) {
+        return treePath(tag) + "/photos/" + UUID.randomUUID();
+    }
+
+    private static byte[] picture(int colour) throws IOException {
+        var picture = new BufferedImage(8, 8, BufferedImage.TYPE_INT_RGB);
+        picture.setRGB(3, 3, colour * 99_991);
+        var content = new ByteArrayOutputStream();
+        ImageIO.write(picture, "png", content);
+        return content.toByteArray();
+    }
+}

@@ -1,0 +1,86 @@
+package org.goldthistle.library;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalInt;
+import org.goldthistle.Caller;
+import org.goldthistle.ServerTest;
+import org.goldthistle.formats.BuiltInLibrary;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+class SheetTest extends ServerTest {
+    @Autowired
+    private LibraryService library;
+
+    @Test
+    void a_sheet_tells_profiles_gate_drawings_and_looks() {
+        Caller dipper = signedIn("Dipper");
+        JsonNode sheet =
+                dipper.get("/api/sheets/" + versionOf(dipper, "birches")).expect(200);
+
+        assertThat(sheet.at("/gate/0/otherwiseGroup").asText()).isEqualTo("buckthorns");
+        assertThat(sheet.at("/characters/0/states/0/draw/part").asText()).isEqualTo("habit");
+        assertThat(sheet.at("/characters/0/profiles/2/derived").asBoolean()).isFalse();
+        JsonNode dft = character(sheet, "dft");
+        assertThat(dft.at("/profiles/0/range").toString()).isEqualTo("[4.0,7.0,16.0,22.0]");
+        assertThat(dft.at("/profiles/2/derived").asBoolean()).isTrue();
+        assertThat(dft.at("/looks/0").asDouble()).isEqualTo(1);
+        assertThat(dft.at("/looks/4").asDouble()).isBetween(1.0, 5.0);
+    }
+
+    @Test
+    void separation_is_ordered_and_wants_two_taxa_of_the_sheet() {
+        Caller dipper = signedIn("Dipper");
+        String path = "/api/sheets/" + versionOf(dipper, "birches") + "/separation?stage=mature";
+        List<Double> bits = new ArrayList<>();
+        dipper.get(path + "&month=9&taxa=pendula,pubescens")
+                .expect(200)
+                .forEach(one -> bits.add(one.path("bits").asDouble()));
+
+        assertThat(bits).hasSize(16).isSortedAccordingTo((a, b) -> Double.compare(b, a));
+        dipper.get(path + "&month=9&taxa=pendula,oak").expectProblem(422, "no-such-taxa");
+        dipper.get(path + "&month=13&taxa=pendula,pubescens").expectProblem(422, "no-such-month");
+        dipper.get(path + "&month=9&school=old&taxa=pendula,pubescens").expectProblem(422, "no-such-word");
+    }
+
+    @Test
+    void a_sheet_that_ships_anew_is_a_new_version_unless_a_person_has_made_one() {
+        String text = BuiltInLibrary.sheetText("limes").replace("\"id\": \"limes\"", "\"id\": \"limes-of-ours\"");
+        assertThat(library.keepUpToDate(text)).isEqualTo(OptionalInt.of(1));
+        assertThat(library.keepUpToDate(text)).isEmpty();
+        assertThat(library.keepUpToDate(text.replace("\"region\": \"", "\"region\": \"Anew: ")))
+                .isEqualTo(OptionalInt.of(2));
+        assertThat(library.keepUpToDate(text)).isEmpty(); // an older program does not undo a newer one's sheet
+
+        jdbc.sql("insert into sheet_version (id, group_id, version, sha256, body, created_at, built_in) select"
+                        + " gen_random_uuid(), group_id, 3, 'own', body, now(), false from sheet_version where group_id ="
+                        + " 'limes-of-ours' and version = 2")
+                .update();
+
+        assertThat(library.keepUpToDate(text.replace("\"region\": \"", "\"region\": \"Once more: ")))
+                .isEmpty();
+        assertThat(library.newest("limes-of-ours").version()).isEqualTo(3);
+    }
+
+    private static String versionOf(Caller caller, String group) {
+        for (JsonNode one : caller.get("/api/sheets").expect(200)) {
+            if (one.path("groupId").asText().equals(group)) {
+                return one.path("versionId").asText();
+            }
+        }
+        throw new AssertionError("no sheet of " + group);
+    }
+
+    private static JsonNode character(JsonNode sheet, String id) {
+        for (JsonNode one : sheet.path("characters")) {
+            if (one.path("id").asText().equals(id)) {
+                return one;
+            }
+        }
+        throw new AssertionError("no character " + id);
+    }
+}

@@ -1,0 +1,219 @@
+package org.goldthistle.photo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+
+import com.drew.imaging.ImageMetadataReader;
+import com.drew.metadata.Metadata;
+import com.drew.metadata.exif.ExifIFD0Directory;
+import com.drew.metadata.exif.GpsDirectory;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.zip.CRC32;
+import javax.imageio.ImageIO;
+import org.goldthistle.platform.Problem;
+import org.junit.jupiter.api.Test;
+
+/** Photos with a position in them, written here byte by byte as cameras do. */
+class PhotoFileTest {
+    private static final int TURNED = 6; // of the eight ways in which Exif turns a picture
+
+    @Test
+    void a_jpeg_loses_its_position_and_keeps_its_picture_and_which_way_up_it_is() throws Exception {
+        byte[] sent = jpegWith(exif());
+        assertThat(position(sent)).isNotNull();
+
+        PhotoFile kept = PhotoFile.read(sent, false);
+
+        assertThat(kept.kind()).isEqualTo(PhotoKind.JPEG);
+        assertThat(position(kept.content())).isNull();
+        assertThat(metadata(kept.content())
+                        .getFirstDirectoryOfType(ExifIFD0Directory.class)
+                        .getInt(ExifIFD0Directory.TAG_ORIENTATION))
+                .isEqualTo(TURNED);
+        assertSamePicture(kept.content(), sent);
+    }
+
+    @Test
+    void what_hangs_on_behind_a_jpeg_goes_too() throws Exception {
+        byte[] picture = jpegWith(exif());
+        byte[] sent = Arrays.copyOf(picture, picture.length + 5000);
+        System.arraycopy(picture, 0, sent, picture.length, 2000);
+
+        assertThat(PhotoFile.read(sent, false).content())
+                .isEqualTo(PhotoFile.read(picture, false).content());
+    }
+
+    @Test
+    void a_png_loses_its_descriptions_and_keeps_its_picture() throws Exception {
+        byte[] plain = encoded("png");
+        byte[] sent = afterHeader(
+                plain, 33, chunk("eXIf", exif()), chunk("tEXt", "Place\0Tarnholt".getBytes(StandardCharsets.US_ASCII)));
+        assertThat(position(sent)).isNotNull();
+
+        PhotoFile kept = PhotoFile.read(sent, false);
+
+        assertThat(kept.kind()).isEqualTo(PhotoKind.PNG);
+        assertThat(kept.content()).isEqualTo(plain);
+    }
+
+    @Test
+    void a_webp_loses_its_descriptions_and_says_so_in_its_head() throws Exception {
+        byte[] sent = webpWith(exif());
+        assertThat(position(sent)).isNotNull();
+
+        PhotoFile kept = PhotoFile.read(sent, false);
+
+        assertThat(kept.kind()).isEqualTo(PhotoKind.WEBP);
+        assertThat(position(kept.content())).isNull();
+        assertThat(kept.content()[20] & 0x08).isZero();
+        assertThat(ByteBuffer.wrap(kept.content())
+                        .order(ByteOrder.LITTLE_ENDIAN)
+                        .getInt(4))
+                .isEqualTo(kept.content().length - 8);
+        assertThat(new String(kept.content(), StandardCharsets.ISO_8859_1))
+                .contains("VP8L")
+                .doesNotContain("EXIF");
+    }
+
+    @Test
+    void a_survey_that_keeps_positions_keeps_the_file_as_it_was_sent() throws Exception {
+        byte[] sent = jpegWith(exif());
+
+        assertThat(PhotoFile.read(sent, true).content()).isEqualTo(sent);
+    }
+
+    @Test
+    void what_is_no_picture_is_refused_whatever_it_is_called() {
+        for (String text :
+                new String[] {"", "x", "<svg xmlns='http://www.w3.org/2000/svg'/>", "GIF89a......", "%PDF-1.7"}) {
+            assertThatExceptionOfType(Problem.class)
+                    .isThrownBy(() -> PhotoFile.read(text.getBytes(StandardCharsets.US_ASCII), false))
+                    .withMessageContaining("is not a JPEG, PNG or WebP picture");
+        }
+    }
+
+    @Test
+    void a_picture_that_breaks_off_is_refused() throws Exception {
+        for (byte[] whole : new byte[][] {jpegWith(exif()), encoded("png"), webpWith(exif())}) {
+            byte[] half = Arrays.copyOf(whole, whole.length - 20);
+
+            assertThatExceptionOfType(Problem.class)
+                    .isThrownBy(() -> PhotoFile.read(half, false))
+                    .withMessageContaining("It was not stored");
+        }
+    }
+
+    @Test
+    void twelve_megabytes_are_kept_and_one_byte_more_is_not() {
+        assertThat(PhotoFile.bytes(new ByteArrayInputStream(new byte[PhotoFile.LARGEST])))
+                .hasSize(PhotoFile.LARGEST);
+        assertThatExceptionOfType(Problem.class)
+                .isThrownBy(() -> PhotoFile.bytes(new ByteArrayInputStream(new byte[PhotoFile.LARGEST + 1])))
+                .withMessageContaining("larger than 12 MB");
+    }
+
+    private static Object position(byte[] content) throws Exception {
+        GpsDirectory gps = metadata(content).getFirstDirectoryOfType(GpsDirectory.class);
+        return gps == null ? null : gps.getString(GpsDirectory.TAG_LATITUDE_REF);
+    }
+
+    private static Metadata metadata(byte[] content) throws Exception {
+        return ImageMetadataReader.readMetadata(new ByteArrayInputStream(content));
+    }
+
+    private static void assertSamePicture(byte[] kept, byte[] sent) throws IOException {
+        BufferedImage a = ImageIO.read(new ByteArrayInputStream(kept));
+        BufferedImage b = ImageIO.read(new ByteArrayInputStream(sent));
+        assertThat(a.getRGB(0, 0, 16, 12, null, 0, 16)).isEqualTo(b.getRGB(0, 0, 16, 12, null, 0, 16));
+    }
+
+    private static byte[] encoded(String format) throws IOException {
+        var picture = new BufferedImage(16, 12, BufferedImage.TYPE_INT_RGB);
+        for (int i = 0; i < 16 * 12; i++) {
+            picture.setRGB(i % 16, i / 16, i * 52_301);
+        }
+        var content = new ByteArrayOutputStream();
+        ImageIO.write(picture, format, content);
+        return content.toByteArray();
+    }
+
+    /** A TIFF directory with an orientation and one of position with a latitude's letter. */
+    private static byte[] exif() {
+        return ByteBuffer.allocate(56)
+                .put("MM".getBytes(StandardCharsets.US_ASCII))
+                .putShort((short) 42)
+                .putInt(8)
+                .putShort((short) 2)
+                .put(entry(0x0112, 3, TURNED << 16))
+                .put(entry(0x8825, 4, 38)) // the position's directory follows this one
+                .putInt(0)
+                .putShort((short) 1)
+                .put(entry(0x0001, 2, 'N' << 24))
+                .array();
+    }
+
+    private static byte[] entry(int tag, int type, int value) {
+        return ByteBuffer.allocate(12)
+                .putShort((short) tag)
+                .putShort((short) type)
+                .putInt(type == 2 ? 2 : 1)
+                .putInt(value)
+                .array();
+    }
+
+    private static byte[] jpegWith(byte[] exif) throws IOException {
+        byte[] head = ByteBuffer.allocate(10 + exif.length)
+                .putShort((short) 0xFFE1)
+                .putShort((short) (8 + exif.length))
+                .put("Exif\0\0".getBytes(StandardCharsets.US_ASCII))
+                .put(exif)
+                .array();
+        return afterHeader(encoded("jpg"), 2, head);
+    }
+
+    private static byte[] chunk(String name, byte[] content) {
+        var sum = new CRC32();
+        sum.update(name.getBytes(StandardCharsets.US_ASCII));
+        sum.update(content);
+        return ByteBuffer.allocate(12 + content.length)
+                .putInt(content.length)
+                .put(name.getBytes(StandardCharsets.US_ASCII))
+                .put(content)
+                .putInt((int) sum.getValue())
+                .array();
+    }
+
+    /** A lossless WebP of one pixel, in the extended layout that allows for descriptions. */
+    private static byte[] webpWith(byte[] exif) {
+        byte[] pixel = {0x2F, 0, 0, 0, 0x10, 0x07, 0x10, 0x11, 0x11, (byte) 0x88, (byte) 0x88, (byte) 0xFE, 0x07, 0};
+        ByteBuffer file = ByteBuffer.allocate(12 + 18 + 8 + pixel.length + 8 + exif.length)
+                .order(ByteOrder.LITTLE_ENDIAN);
+        file.put("RIFF".getBytes(StandardCharsets.US_ASCII)).putInt(file.capacity() - 8);
+        file.put("WEBPVP8X".getBytes(StandardCharsets.US_ASCII))
+                .putInt(10)
+                .put((byte) 0x08)
+                .put(new byte[9]);
+        file.put("VP8L".getBytes(StandardCharsets.US_ASCII))
+                .putInt(pixel.length)
+                .put(pixel);
+        file.put("EXIF".getBytes(StandardCharsets.US_ASCII)).putInt(exif.length).put(exif);
+        return file.array();
+    }
+
+    private static byte[] afterHeader(byte[] file, int header, byte[]... parts) {
+        var whole = new ByteArrayOutputStream();
+        whole.write(file, 0, header);
+        for (byte[] part : parts) {
+            whole.writeBytes(part);
+        }
+        whole.write(file, header, file.length - header);
+        return whole.toByteArray();
+    }
+}
