@@ -13,6 +13,7 @@ class Screenshots extends BrowserTest {
         shoot(stranger(1280, 800), "sign-in");
         Page dipper = signedIn("Dipper");
         BenchOnScreen bench = BenchOnScreen.open(dipper, 23).month("September");
+        shoot(dipper, "gate");
         bench.takeUp("How the outer twigs hang")
                 .see("long thin twigs hang straight down")
                 .settled();
@@ -23,12 +24,20 @@ class Screenshots extends BrowserTest {
                 .see("scattered warts")
                 .settled();
         bench.takeUp("DFT").type("11").settled().type("9").settled().type("13").settled();
+        shoot(dipper, "ruler");
         bench.takeUp("Double or single leaf teeth")
                 .see("big teeth")
                 .settled()
                 .see("big teeth")
                 .settled();
         shoot(dipper, "bench");
+        dipper.evaluate("() => { document.documentElement.dataset.theme = 'dusk' }");
+        shoot(dipper, "bench-dusk");
+        dipper.evaluate("() => { document.documentElement.dataset.theme = 'day' }");
+        bench.button("Side by side").click();
+        dipper.getByText("% parted").first().waitFor();
+        shoot(dipper, "side-by-side");
+        dipper.getByText("Back to Kettle Moss").click();
         bench.openSigning("Sign silver birch").waitFor();
         shoot(dipper, "signing");
         dipper.keyboard().press("Escape");
@@ -43,7 +52,11 @@ class Screenshots extends BrowserTest {
         siskin.getByText("Slow-grown twigs").click();
         shoot(siskin, "signed-call");
         Page small = signedIn("Redpoll", 390, 844);
-        BenchOnScreen.open(small, 24).takeUp("Rough black bark");
+        BenchOnScreen phone = BenchOnScreen.open(small, 24);
+        phone.button("Stations").click();
+        phone.button("Trunk").click();
+        shoot(small, "stations-390");
+        phone.takeUp("Rough black bark");
         shoot(small, "bench-390");
     }
 

@@ -3,6 +3,7 @@ package org.goldthistle.call;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.UUID;
 import org.goldthistle.core.Coded;
@@ -58,9 +59,10 @@ class Call {
         this.tier = asked.code();
     }
 
-    /** Takes the call up again: the last one taken up is the one in hand. */
-    final void takeUp(Instant now) {
-        this.takenUpAt = now;
+    /** Takes the call up in place of another one, at the same instant too: the last one taken up is in hand. */
+    final void takeUpAfter(Call left, Instant now) {
+        Instant soonest = left.takenUpAt.plus(1, ChronoUnit.MICROS); // the database's finest step
+        this.takenUpAt = now.isBefore(soonest) ? soonest : now;
     }
 
     /** Notes that the observer has read what wounding this tree means. */

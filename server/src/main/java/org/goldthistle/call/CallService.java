@@ -105,10 +105,10 @@ public class CallService {
     BenchDto changeGroup(TreeOfObserver of, String groupId) {
         SurveyedTree tree = openForWriting(of);
         StoredSheet sheet = library.newest(groupId);
-        callOf(tree, of.observerId()); // so that the group that is left has its record too
+        Call left = callOf(tree, of.observerId()); // opened if need be, so that this group has its record too
         calls.findByTreeIdAndObserverIdAndGroupId(tree.id(), of.observerId(), groupId)
                 .orElseGet(() -> opened(tree, of.observerId(), sheet))
-                .takeUp(clock.instant());
+                .takeUpAfter(left, clock.instant());
         calls.flush();
         return desk.bench(tree, of.observerId());
     }

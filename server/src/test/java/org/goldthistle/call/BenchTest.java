@@ -95,17 +95,17 @@ class BenchTest extends ServerTest {
 
     @Test
     void a_wound_wants_leave_and_the_caution_read() {
-        Caller dipper = signedIn("Dipper");
+        Caller redpoll = signedIn("Redpoll");
         Map<String, Object> wound = state("inner-bark", "yellow", "yellow");
-        dipper.put(reading(16), wound).expectProblem(422, "wounding-off");
-        permit(dipper, true).expectProblem(403, "lead-only");
+        redpoll.put(reading(16), wound).expectProblem(422, "wounding-off");
+        permit(redpoll, true).expectProblem(403, "lead-only");
         permit(signedIn("Treecreeper"), true).expect(200);
 
-        dipper.put(reading(16), wound).expectProblem(422, "caution-unread");
-        JsonNode read = dipper.put(treePath(16) + "/wounding-caution", "").expect(200);
+        redpoll.put(reading(16), wound).expectProblem(422, "caution-unread");
+        JsonNode read = redpoll.put(treePath(16) + "/wounding-caution", "").expect(200);
 
         assertThat(read.path("cautionRead").asBoolean()).isTrue();
-        dipper.put(reading(16), wound).expect(200);
+        redpoll.put(reading(16), wound).expect(200);
         signedIn("Siskin").put(reading(16), wound).expectProblem(422, "caution-unread");
     }
 
