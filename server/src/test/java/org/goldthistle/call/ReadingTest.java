@@ -104,11 +104,12 @@ class ReadingTest extends ServerTest {
 
     @Test
     void a_second_look_counts_instead_of_the_first_which_stays_in_the_record() {
-        Caller dipper = signedIn("Dipper");
-        String first = readings(24);
-        dipper.put(first, WARTS).expect(200);
+        Caller treecreeper = signedIn("Treecreeper");
+        String first = readings(23);
+        treecreeper.put(first, WARTS).expect(200);
 
-        JsonNode bench = dipper.put(readings(24), Map.of("character", "twig-warts", "notSeen", true))
+        JsonNode bench = treecreeper
+                .put(readings(23), Map.of("character", "twig-warts", "notSeen", true))
                 .expect(200);
 
         assertThat(bench.path("readings")).hasSize(1);
