@@ -3,7 +3,22 @@ import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { Sketch } from './sketch'
 
-const PATTERNS = ['smooth', 'bands', 'cracked', 'bosses', 'scaly', 'flecks', 'dull'] as const
+const PATTERNS = [
+  'smooth',
+  'bands',
+  'cracked',
+  'bosses',
+  'scaly',
+  'flecks',
+  'dull',
+  'dots',
+  'ridged',
+  'strips',
+  'fine',
+  'blisters-few',
+  'blisters-many',
+  'canker',
+] as const
 type Pattern = (typeof PATTERNS)[number]
 
 /** Half the stem's breadth at a height: a foot flares. */
@@ -11,7 +26,8 @@ type Half = (y: number) => number
 
 /**
  * A piece of stem; pattern: smooth with a few cross bands, many corky bands, dark shallow cracks, thick black bosses,
- * lifted scales, pale flecks, or dull with small pores; foot: whether it stands on the ground.
+ * lifted scales, pale flecks, dull with small pores, pale dots, deep ridges, thin strips, fine cracks, resin blisters, or a
+ * sunken canker; foot: whether it stands on the ground.
  */
 export function bark(read: Reader): Picture {
   const pattern = read.word('pattern', PATTERNS)
@@ -69,6 +85,13 @@ function texture(sketch: Sketch, pattern: Pattern, half: Half, bottom: number): 
   else if (pattern === 'bosses') bosses(sketch, half)
   else if (pattern === 'scaly') scales(sketch, half)
   else if (pattern === 'flecks') flecks(sketch)
+  else if (pattern === 'dots') dots(sketch)
+  else if (pattern === 'ridged') ridges(sketch)
+  else if (pattern === 'strips') strips(sketch)
+  else if (pattern === 'fine') fineCracks(sketch)
+  else if (pattern === 'blisters-few') blisters(sketch, 5)
+  else if (pattern === 'blisters-many') blisters(sketch, 34)
+  else if (pattern === 'canker') canker(sketch)
   else pores(sketch)
 }
 
@@ -277,4 +300,204 @@ function pores(sketch: Sketch): void {
       { width: 0.9, role: 'hatch' },
     )
   }
+}
+
+/** Pale dots and short dashes on a grey skin. */
+function dots(sketch: Sketch): void {
+  sketch.fill(
+    [
+      [39, 0],
+      [161, 0],
+      [161, 200],
+      [39, 200],
+    ],
+    'grey',
+  )
+  const draw = lots(451)
+  for (let i = 0; i < 40; i++) {
+    const [x, y] = [48 + 104 * ((i * 0.618) % 1), 6 + (188 * i) / 40]
+    const w = 2 + 2 * draw()
+    sketch.line(
+      [
+        [x - w, y],
+        [x, y + 0.6],
+        [x + w, y],
+      ],
+      { width: 4.4, start: 0.8, end: 0.8 },
+    )
+    sketch.line(
+      [
+        [x - w, y],
+        [x, y + 0.6],
+        [x + w, y],
+      ],
+      { width: 2.4, start: 0.8, end: 0.8, role: 'pale' },
+    )
+  }
+}
+
+/** Thick long plates with deep dark furrows between. */
+function ridges(sketch: Sketch): void {
+  const draw = lots(461)
+  for (let i = 0; i < 6; i++) {
+    const x = 50 + i * 20
+    const bend = () => 9 * (draw() - 0.5)
+    sketch.line(
+      curve(
+        [
+          [x, -2],
+          [x + bend(), 50],
+          [x + bend(), 100],
+          [x + bend(), 150],
+          [x, 202],
+        ],
+        4,
+      ),
+      { width: 7, start: 0.8, end: 0.8, role: 'dark' },
+    )
+    for (const y of [30, 84, 140])
+      sketch.line(
+        [
+          [x, y + 20 * draw()],
+          [x + 18, y + 12 + 20 * draw()],
+        ],
+        { width: 4, start: 0.9, end: 0.3, role: 'dark' },
+      )
+  }
+  for (let i = 0; i < 26; i++) {
+    const [x, y] = [46 + 110 * draw(), 190 * draw()]
+    sketch.line(
+      [
+        [x, y],
+        [x + 1, y + 10],
+      ],
+      { width: 1, role: 'hatch' },
+    )
+  }
+}
+
+/** Thin scales and strips that come off lengthwise. */
+function strips(sketch: Sketch): void {
+  const draw = lots(471)
+  for (let i = 0; i < 20; i++) {
+    const [x, y] = [52 + 92 * ((i * 0.618) % 1), 2 + (i * 176) / 20]
+    const [w, h] = [6 + 3 * draw(), 24 + 16 * draw()]
+    const strip: Point[] = [
+      [x - w, y],
+      [x + w * 0.4, y - 3],
+      [x + w, y + h * 0.6],
+      [x + w * 0.3, y + h],
+      [x - w * 0.7, y + h * 0.8],
+    ]
+    sketch.shape(strip, 'rust', 1.5)
+    sketch.line(
+      [
+        [x, y + 4],
+        [x + 1, y + h * 0.7],
+      ],
+      { width: 1 },
+    )
+  }
+}
+
+/** Many short fine cracks. */
+function fineCracks(sketch: Sketch): void {
+  const draw = lots(481)
+  for (let i = 0; i < 54; i++) {
+    const [x, y] = [46 + 108 * ((i * 0.618) % 1), 4 + (i * 184) / 54]
+    sketch.line(
+      [
+        [x, y],
+        [x + 3 * (draw() - 0.5), y + 8],
+        [x + 2 * (draw() - 0.5), y + 15],
+      ],
+      { width: 1.8, start: 0.4, end: 0.4 },
+    )
+  }
+}
+
+/** Resin blisters on a smooth skin. */
+function blisters(sketch: Sketch, count: number): void {
+  const draw = lots(491)
+  for (let i = 0; i < count; i++) {
+    const [x, y] = [52 + 96 * ((i * 0.618) % 1), 10 + ((i + 0.4) * 180) / count]
+    const w = 6 + 3 * draw()
+    sketch.shape(
+      [
+        [x - w, y],
+        [x - w * 0.4, y - 4.4],
+        [x + w * 0.4, y - 4.4],
+        [x + w, y],
+        [x + w * 0.4, y + 4.4],
+        [x - w * 0.4, y + 4.4],
+      ],
+      'pale',
+      1.8,
+    )
+    sketch.line(
+      [
+        [x - w * 0.5, y - 1.4],
+        [x, y - 2.4],
+      ],
+      { width: 1 },
+    )
+  }
+  for (const y of [40, 100, 160])
+    sketch.line(
+      [
+        [60, y],
+        [76, y + 1],
+      ],
+      { width: 1.2, role: 'hatch' },
+    )
+}
+
+/** A sunken wound with rims of swollen bark about it, and resin. */
+function canker(sketch: Sketch): void {
+  for (const [i, grow] of [34, 25, 16].entries()) {
+    const shape = curve(
+      [
+        [100, 100 - grow * 1.9],
+        [100 + grow, 100 - grow * 0.6],
+        [100 + grow * 0.9, 100 + grow],
+        [100, 100 + grow * 1.9],
+        [100 - grow, 100 + grow * 0.8],
+        [100 - grow * 0.9, 100 - grow],
+        [100, 100 - grow * 1.9],
+      ],
+      6,
+    )
+    sketch.shape(shape, i === 2 ? 'dark' : i === 1 ? 'brown' : 'wood', 2.6)
+  }
+  for (const [x, to] of [
+    [92, 168],
+    [108, 182],
+  ] as const) {
+    sketch.line(
+      [
+        [x, 124],
+        [x, to],
+      ],
+      { width: 5, start: 0.6, end: 1, role: 'pale' },
+    )
+    sketch.line(
+      [
+        [x + 2.4, 128],
+        [x + 2.4, to],
+      ],
+      { width: 1.3 },
+    )
+  }
+  for (const y of [20, 40])
+    sketch.line(
+      curve(
+        [
+          [56, y],
+          [80, y + 2],
+          [100, y],
+        ],
+        4,
+      ),
+      { width: 2 },
+    )
 }

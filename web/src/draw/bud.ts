@@ -4,7 +4,9 @@ import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { Sketch } from './sketch'
 
-const COVER = ['scaled', 'naked'] as const
+const COVER = ['scaled', 'naked', 'naked-slim', 'cap'] as const
+const SKIN = ['bare', 'plain', 'sticky', 'downy', 'partly'] as const
+const RESIN = ['none', 'thin', 'thick'] as const
 const STAGE = ['closed', 'breaking', 'full'] as const
 
 /** The twig below an end bud, with a leaf scar on each side. */
@@ -47,18 +49,272 @@ function stem(sketch: Sketch, top: number): void {
   )
 }
 
-/** An end bud, large; cover: overlapping scales, or none but two small folded and felted leaves. */
+/**
+ * A bud, large. cover: overlapping scales; none but two small folded and felted leaves, broad or slim; or one cap; scales:
+ * that can be seen, 2 to 4; stalked: whether it stands on a stalk of its own; skin: bare, sticky, downy or downy in part;
+ * resin: over its scales.
+ */
 export function bud(read: Reader): Picture {
   const cover = read.word('cover', COVER)
+  const count = Math.round(read.number('scales', 2, 4, 4))
+  const stalked = read.flag('stalked')
+  const skin = read.word('skin', SKIN)
+  const resin = read.word('resin', RESIN)
   read.done()
   const sketch = new Sketch()
-  stem(sketch, 138)
-  if (cover === 'scaled') scales(sketch)
-  else foldedLeaves(sketch)
+  if (stalked) stalk(sketch)
+  else stem(sketch, 138)
+  if (cover === 'naked') foldedLeaves(sketch, 1)
+  else if (cover === 'naked-slim') foldedLeaves(sketch, 0.62)
+  else if (cover === 'cap' || stalked) cap(sketch, stalked)
+  else scales(sketch, count)
+  coat(sketch, skin)
+  if (resin !== 'none') resinOver(sketch, resin === 'thick')
   return sketch.picture()
 }
 
-function scales(sketch: Sketch): void {
+/** A bud on a stalk of its own, on the side of a twig. */
+function stalk(sketch: Sketch): void {
+  sketch.fill(
+    [
+      [20, 200],
+      [70, 176],
+      [60, 152],
+      [0, 178],
+      [0, 200],
+    ],
+    'wood',
+  )
+  sketch
+    .line(
+      [
+        [0, 180],
+        [30, 166],
+        [62, 152],
+      ],
+      { width: 2.6 },
+    )
+    .line(
+      [
+        [20, 202],
+        [46, 190],
+        [72, 174],
+      ],
+      { width: 3.6 },
+    )
+  sketch.fill(
+    [
+      [62, 176],
+      [56, 156],
+      [88, 132],
+      [108, 144],
+    ],
+    'wood',
+  )
+  sketch.line(
+    curve(
+      [
+        [58, 156],
+        [72, 148],
+        [86, 134],
+      ],
+      4,
+    ),
+    { width: 2.4 },
+  )
+  sketch.line(
+    curve(
+      [
+        [66, 176],
+        [86, 164],
+        [106, 144],
+      ],
+      4,
+    ),
+    { width: 3 },
+  )
+}
+
+function cap(sketch: Sketch, stalked: boolean): void {
+  const whole = curve(
+    [
+      [100, 14],
+      [124, 44],
+      [132, 92],
+      [120, 132],
+      [100, 144],
+      [80, 132],
+      [68, 92],
+      [76, 44],
+      [100, 14],
+    ],
+    7,
+  )
+  sketch.shape(whole, 'wood', 2.8)
+  if (stalked) {
+    sketch.line(
+      curve(
+        [
+          [76, 126],
+          [92, 92],
+          [106, 60],
+          [108, 30],
+        ],
+        6,
+      ),
+      { width: 1.8 },
+    )
+    sketch.line(
+      curve(
+        [
+          [124, 118],
+          [114, 96],
+          [104, 72],
+        ],
+        5,
+      ),
+      { width: 1.6 },
+    )
+  }
+}
+
+/** What lies on a bud's skin: shine and drops where it is sticky, hairs where it is downy. */
+function coat(sketch: Sketch, skin: (typeof SKIN)[number]): void {
+  const draw = lots(421)
+  if (skin === 'sticky') {
+    sketch.fill(
+      curve(
+        [
+          [82, 92],
+          [84, 58],
+          [96, 36],
+          [94, 64],
+          [92, 96],
+          [82, 92],
+        ],
+        4,
+      ),
+      'pale',
+    )
+    for (const [x, y] of [
+      [112, 78],
+      [118, 104],
+      [104, 122],
+      [90, 118],
+    ] as const) {
+      sketch.shape(
+        curve(
+          [
+            [x, y - 7],
+            [x + 4, y + 2],
+            [x, y + 6],
+            [x - 4, y + 2],
+            [x, y - 7],
+          ],
+          3,
+        ),
+        'pale',
+        1.4,
+      )
+    }
+  } else if (skin === 'downy' || skin === 'partly') {
+    for (let i = 0; i < (skin === 'downy' ? 96 : 34); i++) {
+      const y = skin === 'downy' ? 24 + 114 * draw() : 20 + 40 * draw()
+      const half = 32 * Math.sin((Math.PI * (y - 4)) / 150) ** 0.8
+      const x = 100 + half * (2.15 * draw() - 1.08)
+      const side = x < 100 ? -1 : 1
+      sketch.line(
+        [
+          [x, y],
+          [x + side * 3, y - 8],
+        ],
+        { width: 1.3, start: 1, end: 0.4 },
+      )
+    }
+  } else if (skin === 'bare') {
+    sketch.line(
+      curve(
+        [
+          [82, 84],
+          [85, 60],
+          [94, 42],
+        ],
+        4,
+      ),
+      { width: 1.4, role: 'hatch' },
+    )
+  }
+}
+
+/** Resin: a thin film through which the scales are seen, or a whitish mass that seals them. */
+function resinOver(sketch: Sketch, thick: boolean): void {
+  if (thick) {
+    sketch.shape(
+      curve(
+        [
+          [100, 10],
+          [126, 30],
+          [140, 72],
+          [134, 112],
+          [122, 124],
+          [112, 116],
+          [100, 130],
+          [86, 118],
+          [74, 126],
+          [62, 104],
+          [66, 56],
+          [82, 22],
+          [100, 10],
+        ],
+        6,
+      ),
+      'bloom',
+      2.4,
+    )
+    sketch.line(
+      curve(
+        [
+          [84, 44],
+          [80, 66],
+          [84, 88],
+        ],
+        4,
+      ),
+      { width: 1.6, role: 'hatch' },
+    )
+    for (const [x, y] of [
+      [112, 48],
+      [122, 78],
+      [100, 92],
+      [88, 74],
+    ] as const)
+      sketch.dot([x, y], 1.6, 'hatch')
+  } else {
+    for (const [x, y] of [
+      [88, 46],
+      [112, 64],
+      [90, 92],
+      [116, 104],
+    ] as const) {
+      sketch.shape(
+        curve(
+          [
+            [x - 6, y],
+            [x, y - 6],
+            [x + 7, y],
+            [x, y + 8],
+            [x - 6, y],
+          ],
+          4,
+        ),
+        'bloom',
+        1.4,
+      )
+    }
+  }
+}
+
+function scales(sketch: Sketch, count: number): void {
   const whole = curve(
     [
       [100, 12],
@@ -74,39 +330,68 @@ function scales(sketch: Sketch): void {
     7,
   )
   sketch.shape(whole, 'wood', 2.8)
-  const scale = (points: readonly Point[]) => sketch.shape(curve(points, 6), 'wood', 2.2)
-  scale([
-    [84, 60],
-    [100, 22],
-    [116, 60],
-    [112, 92],
-    [88, 92],
-    [84, 60],
-  ])
-  scale([
-    [70, 96],
-    [80, 58],
-    [101, 74],
-    [104, 112],
-    [84, 130],
-    [70, 96],
-  ])
-  scale([
-    [130, 96],
-    [121, 60],
-    [101, 82],
-    [97, 116],
-    [116, 132],
-    [130, 96],
-  ])
-  scale([
-    [78, 130],
-    [92, 104],
-    [112, 106],
-    [122, 130],
-    [100, 146],
-    [78, 130],
-  ])
+  const scale = (points: readonly Point[]) => sketch.shape(curve(points, 5), 'wood', 2.2)
+  if (count === 2) {
+    // one short scale and a long one that covers the rest
+    scale([
+      [74, 122],
+      [74, 92],
+      [88, 78],
+      [104, 96],
+      [102, 138],
+      [74, 122],
+    ])
+  } else if (count === 3) {
+    scale([
+      [128, 110],
+      [124, 70],
+      [108, 48],
+      [98, 84],
+      [100, 138],
+      [128, 110],
+    ])
+    scale([
+      [72, 118],
+      [76, 84],
+      [90, 66],
+      [106, 92],
+      [104, 140],
+      [72, 118],
+    ])
+  } else {
+    scale([
+      [84, 60],
+      [100, 22],
+      [116, 60],
+      [112, 92],
+      [88, 92],
+      [84, 60],
+    ])
+    scale([
+      [70, 96],
+      [80, 58],
+      [101, 74],
+      [104, 112],
+      [84, 130],
+      [70, 96],
+    ])
+    scale([
+      [130, 96],
+      [121, 60],
+      [101, 82],
+      [97, 116],
+      [116, 132],
+      [130, 96],
+    ])
+    scale([
+      [78, 130],
+      [92, 104],
+      [112, 106],
+      [122, 130],
+      [100, 146],
+      [78, 130],
+    ])
+  }
   for (const [x, y] of [
     [90, 44],
     [78, 84],
@@ -126,27 +411,29 @@ function scales(sketch: Sketch): void {
   }
 }
 
-function foldedLeaves(sketch: Sketch): void {
+function foldedLeaves(sketch: Sketch, breadth: number): void {
+  const w = (x: number) => x * breadth
   const leaf = (side: 1 | -1) =>
     curve(
       [
         [100 + side * 2, 140],
-        [100 + side * 20, 112],
-        [100 + side * 26, 74],
-        [100 + side * 15, 36],
+        [100 + side * w(20), 112],
+        [100 + side * w(26), 74],
+        [100 + side * w(15), 36],
         [100 + side * 3, 14],
         [100 - side * 2, 60],
         [100 + side * 2, 140],
       ],
-      8,
+      6,
     )
-  sketch.shape(leaf(-1), 'rust', 2.6).shape(leaf(1), 'rust', 2.6)
+  const role = breadth < 1 ? 'wood' : 'rust'
+  sketch.shape(leaf(-1), role, 2.6).shape(leaf(1), role, 2.6)
   const draw = lots(81)
-  for (let i = 0; i < 90; i++) {
+  for (let i = 0; i < (breadth < 1 ? 40 : 90); i++) {
     // felt: short hairs laid upwards over both leaves, some past the edge
     const side = i % 2 === 0 ? 1 : -1
     const y = 26 + 108 * draw()
-    const room = 24 * Math.sin((Math.PI * (y - 6)) / 142)
+    const room = w(24) * Math.sin((Math.PI * (y - 6)) / 142)
     const x = 100 + side * (2 + room * draw())
     sketch.line(
       [
@@ -162,7 +449,7 @@ function foldedLeaves(sketch: Sketch): void {
       curve(
         [
           [100 + side * 6, 134],
-          [100 + side * 14, 84],
+          [100 + side * w(14), 84],
           [100 + side * 7, 30],
         ],
         6,

@@ -1,37 +1,77 @@
 import { bark } from './bark'
+import { blossom, catkin, cyme, flowering, stubs, styles } from './blossom'
 import { bud, shoot } from './bud'
+import { cone, coneCluster, coneFlower, coneScales } from './cone'
+import { conifer, setting, shrub } from './crown'
 import { held, margin, petiole, tube } from './edge'
 import { raceme } from './flower'
-import { catkinScale, fruit, stone } from './fruit'
+import { catkinScale, crushed, fruit, nut, shell, stone } from './fruit'
 import { habit, site } from './habit'
 import { leaf } from './leaf'
+import { arrangement, hairKind, stipules, torn, veinCourse } from './leafparts'
+import { lobedLeaf } from './lobed'
+import { needle, needleSection, needleShoot, spray, tuft } from './needle'
 import { Reader } from './parameters'
 import type { Parameters, Picture } from './picture'
+import { cut, peeled, stemFoot } from './stemfoot'
 import { scrape, smell, twig } from './twig'
 import { underside } from './underside'
 
 type Part = (read: Reader) => Picture
 
-const PARTS: ReadonlyMap<string, Part> = new Map<string, Part>([
-  ['bark', bark],
-  ['bud', bud],
-  ['catkin-scale', catkinScale],
-  ['fruit', fruit],
-  ['habit', habit],
-  ['held-leaf', held],
-  ['leaf', leaf],
-  ['margin', margin],
-  ['petiole', petiole],
-  ['raceme', raceme],
-  ['scrape', scrape],
-  ['shoot', shoot],
-  ['site', site],
-  ['smell', smell],
-  ['stone', stone],
-  ['tube', tube],
-  ['twig', twig],
-  ['underside', underside],
-])
+const PARTS: Readonly<Record<string, Part>> = {
+  arrangement,
+  bark,
+  blossom,
+  bud,
+  catkin,
+  'catkin-scale': catkinScale,
+  cone,
+  'cone-cluster': coneCluster,
+  'cone-flower': coneFlower,
+  'cone-scales': coneScales,
+  conifer,
+  crushed,
+  cut,
+  cyme,
+  flowering,
+  fruit,
+  habit,
+  'hair-kind': hairKind,
+  'held-leaf': held,
+  leaf,
+  'lobed-leaf': lobedLeaf,
+  margin,
+  needle,
+  'needle-section': needleSection,
+  'needle-shoot': needleShoot,
+  nut,
+  peeled,
+  petiole,
+  raceme,
+  scrape,
+  setting,
+  shell,
+  shoot,
+  shrub,
+  site,
+  smell,
+  spray,
+  'stem-foot': stemFoot,
+  stipules,
+  stone,
+  stubs,
+  styles,
+  torn,
+  tube,
+  tuft,
+  twig,
+  underside,
+  'vein-course': veinCourse,
+}
+
+/** The parts that are drawn. */
+export const PART_NAMES: readonly string[] = Object.keys(PARTS)
 
 /**
  * The picture of a part with its parameters.
@@ -39,5 +79,5 @@ const PARTS: ReadonlyMap<string, Part> = new Map<string, Part>([
  * @throws RangeError for a parameter that is unknown or out of range
  */
 export function draw(part: string, parameters: Parameters): Picture | undefined {
-  return PARTS.get(part)?.(new Reader(part, parameters))
+  return Object.hasOwn(PARTS, part) ? PARTS[part]?.(new Reader(part, parameters)) : undefined
 }

@@ -4,7 +4,7 @@ import type { Picture } from './picture'
 import { Sketch } from './sketch'
 
 const TWIGS = ['hanging', 'drooping', 'stiff'] as const
-const WATER = ['dry', 'moist', 'wet'] as const
+const WATER = ['dry', 'moist', 'wet', 'flooded'] as const
 
 /** A tree without leaves against the sky; twigs: how its outer twigs hang. */
 export function habit(read: Reader): Picture {
@@ -125,7 +125,7 @@ export function site(read: Reader): Picture {
     ],
     8,
   )
-  sketch.fill([...surface, [200, 200], [0, 200]], water === 'wet' ? 'hatch' : 'wood')
+  sketch.fill([...surface, [200, 200], [0, 200]], water === 'wet' || water === 'flooded' ? 'hatch' : 'wood')
   ground(sketch, water)
   roots(sketch)
   sketch.fill(
@@ -273,6 +273,55 @@ function ground(sketch: Sketch, water: (typeof WATER)[number]): void {
 
 function cover(sketch: Sketch, water: (typeof WATER)[number]): void {
   const draw = lots(181)
+  if (water === 'flooded') {
+    // water stands over the ground and about the stem
+    sketch
+      .fill(
+        [
+          [0, 62],
+          [82, 62],
+          [70, 92],
+          [0, 93],
+        ],
+        'water',
+      )
+      .fill(
+        [
+          [118, 62],
+          [200, 62],
+          [200, 93],
+          [130, 92],
+        ],
+        'water',
+      )
+    for (const [from, to] of [
+      [2, 80],
+      [120, 198],
+    ] as const)
+      sketch.line(
+        [
+          [from, 62],
+          [(from + to) / 2, 63],
+          [to, 62],
+        ],
+        { width: 2.4, start: 0.8, end: 0.8 },
+      )
+    for (const [x, y] of [
+      [20, 72],
+      [44, 80],
+      [150, 72],
+      [172, 82],
+    ] as const)
+      sketch.line(
+        [
+          [x, y],
+          [x + 10, y + 1],
+          [x + 18, y],
+        ],
+        { width: 1.4 },
+      )
+    return
+  }
   if (water === 'wet') {
     for (const [x, w] of [
       [24, 22],

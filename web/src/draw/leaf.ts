@@ -5,7 +5,7 @@ import type { Picture } from './picture'
 import { Sketch } from './sketch'
 
 export const BASES = ['rounded', 'wedge', 'tapered', 'straight', 'heart', 'unequal'] as const
-export const TIPS = ['pointed', 'drawn-out', 'short', 'blunt', 'notched'] as const
+export const TIPS = ['pointed', 'drawn-out', 'short', 'blunt', 'notched', 'beaked', 'twisted'] as const
 const GLOSS = ['none', 'matt', 'slight', 'glossy'] as const
 
 /** The shape of a blade; lengths in blade lengths, the base at 0,0 and the tip at 0,-1. */
@@ -68,6 +68,13 @@ const BASE_CURVES: Readonly<Record<Blade['base'], readonly Point[]>> = {
     [0.86, 0.42],
   ],
 }
+const BEAK: readonly Point[] = [
+  [0.92, 0.4],
+  [0.62, 0.72],
+  [0.22, 0.87],
+  [0.09, 0.95],
+  [0, 1.04],
+]
 const TIP_CURVES: Readonly<Record<Blade['tip'], readonly Point[]>> = {
   pointed: [
     [0.83, 0.34],
@@ -99,6 +106,8 @@ const TIP_CURVES: Readonly<Record<Blade['tip'], readonly Point[]>> = {
     [0.12, 1.0],
     [0, 0.95],
   ],
+  beaked: BEAK,
+  twisted: BEAK,
 }
 
 /** One half of a blade's edge without teeth, from base to tip, to the right. */

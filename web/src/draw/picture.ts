@@ -16,6 +16,12 @@ export type Role =
   | 'cream'
   | 'orange'
   | 'water'
+  | 'straw'
+  | 'brown'
+  | 'grey'
+  | 'green'
+  | 'bloom' // bluish wax
+  | 'pink'
 
 /** One filled shape. */
 export type Mark = { readonly d: string; readonly role: Role }

@@ -3,10 +3,12 @@ import { hairsOn } from './leaf'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { Sketch } from './sketch'
+import { TONE_NAMES, TONES, type Tone, toned } from './tone'
 
 const AMOUNT = ['none', 'few', 'dense'] as const
-const SCENT = ['none', 'almond', 'rank'] as const
-const INNER = ['lemon', 'cream', 'browning'] as const
+const BLOOM = ['none', 'thin', 'clear'] as const
+const SCENT = ['none', 'almond', 'rank', 'orange', 'resin'] as const
+const INNER = ['lemon', 'cream', 'browning', 'yellow', 'orange'] as const
 
 const AXIS = curve(
   [
@@ -28,9 +30,13 @@ function twigBody(width: number): { left: Point[]; right: Point[] } {
   }
 }
 
-function drawTwig(sketch: Sketch, width: number): { left: Point[]; right: Point[] } {
+function drawTwig(
+  sketch: Sketch,
+  width: number,
+  tone: Tone = TONES.plain,
+): { left: Point[]; right: Point[] } {
   const body = twigBody(width)
-  sketch.fill([...body.left, ...[...body.right].reverse()], 'wood')
+  toned(sketch, [...body.left, ...[...body.right].reverse()], tone, 12, 0.6)
   for (const [place, side] of [
     [14, 1],
     [29, -1],
@@ -70,28 +76,108 @@ function bud(sketch: Sketch, width: number, place: number, side: 1 | -1): void {
 /**
  * A one-year twig, large.
  *
- * warts: resin warts on its surface; hairs: that stand off it; finger: whether a fingertip rubs along it.
+ * warts: resin warts on its surface; hairs: that stand off it; finger: whether a fingertip rubs along it; tone: its colour;
+ * dashes: whether it bears many pale ones; bloom: a waxy film, wiped off in one place where it is clear; thorns: on its
+ * sides; spine: whether it ends in one.
  */
 export function twig(read: Reader): Picture {
   const warts = read.word('warts', AMOUNT)
   const hairs = read.word('hairs', AMOUNT)
   const finger = read.flag('finger')
+  const tone = read.word('tone', TONE_NAMES)
+  const dashes = read.flag('dashes')
+  const bloom = read.word('bloom', BLOOM)
+  const thorns = read.word('thorns', AMOUNT)
+  const spine = read.flag('spine')
   read.done()
-  const width = 34
+  const width = thorns === 'none' && !spine ? 34 : 20
   const sketch = new Sketch()
-  const { left, right } = drawTwig(sketch, width)
+  if (thorns !== 'none') thorn(sketch, width, thorns === 'dense' ? [4, 9, 14, 19, 24, 29, 34] : [14])
+  const { left, right } = drawTwig(sketch, width, TONES[tone])
   if (hairs !== 'none') hair(sketch, left, right, hairs === 'dense')
-  if (warts !== 'none') wart(sketch, width, warts === 'dense' ? 64 : 13)
-  if (warts === 'none' && hairs === 'none') sheen(sketch, width)
+  if (warts !== 'none') wart(sketch, width, warts === 'dense' ? 58 : 13)
+  if (warts === 'none' && hairs === 'none' && tone === 'plain' && !dashes) sheen(sketch, width)
+  if (dashes) paleDashes(sketch, width)
+  if (bloom !== 'none') waxed(sketch, width, bloom === 'clear')
+  if (spine)
+    sketch.shape(
+      [
+        [178, 36],
+        [190, 14],
+        [196, 4],
+        [184, 12],
+        [168, 26],
+      ],
+      'dark',
+      2,
+    )
   if (finger) fingertip(sketch)
   return sketch.picture()
 }
 
+/** Straight thorns from the sides, by turns. */
+function thorn(sketch: Sketch, width: number, at: readonly number[]): void {
+  const places = placesOn(AXIS, 40)
+  for (const [i, n] of at.entries()) {
+    const place = places[n]
+    const side = i % 2 === 0 ? 1 : -1
+    if (place) {
+      sketch.shape(
+        [
+          beside(place, (side * width) / 2 - side * 3, -5),
+          beside(place, side * (width / 2 + 36), 8),
+          beside(place, (side * width) / 2 - side * 3, 6),
+        ],
+        'wood',
+        2,
+      )
+    }
+  }
+}
+
+function paleDashes(sketch: Sketch, width: number): void {
+  const draw = lots(431)
+  const places = placesOn(AXIS, 34)
+  for (const [i, place] of places.entries()) {
+    const off = (((i * 0.618) % 1) - 0.5) * width * 0.7
+    sketch.line([beside(place, off, -4), beside(place, off, 0), beside(place, off + draw(), 5)], {
+      width: 3,
+      start: 0.6,
+      end: 0.6,
+      role: 'pale',
+    })
+  }
+}
+
+/** A film of wax: here and there, or all over but for a place where it was wiped off. */
+function waxed(sketch: Sketch, width: number, clear: boolean): void {
+  const places = placesOn(AXIS, 40)
+  const runs = clear
+    ? [
+        [1, 17],
+        [24, 39],
+      ]
+    : [
+        [6, 11],
+        [26, 29],
+      ]
+  for (const [from = 0, to = 0] of runs) {
+    const run = places.slice(from, to)
+    const film = [
+      ...run.map((place, i) => beside(place, width * 0.44 - (i % 3))),
+      ...[...run].reverse().map((place, i) => beside(place, -width * 0.4 + (i % 3))),
+    ]
+    sketch.fill(film, 'bloom')
+    for (const [i, place] of run.entries())
+      if (i % 2 === 0) sketch.dot(beside(place, (i % 5) * 4 - 8), 1, 'hatch')
+  }
+}
+
 function hair(sketch: Sketch, left: readonly Point[], right: readonly Point[], dense: boolean): void {
-  hairsOn(sketch, left, dense ? 32 : 8, dense ? 12 : 9, 51)
-  hairsOn(sketch, right, dense ? 32 : 8, dense ? 12 : 9, 52)
+  hairsOn(sketch, left, dense ? 29 : 8, dense ? 12 : 9, 51)
+  hairsOn(sketch, right, dense ? 29 : 8, dense ? 12 : 9, 52)
   const draw = lots(53)
-  const places = placesOn(AXIS, dense ? 44 : 6)
+  const places = placesOn(AXIS, dense ? 36 : 6)
   for (const place of places) {
     const off = 26 * (draw() - 0.5)
     sketch.line([beside(place, off), beside(place, off + 2, 6), beside(place, off + 3, 10)], {
@@ -192,7 +278,8 @@ export function smell(read: Reader): Picture {
   drawTwig(sketch, 26)
   scratch(sketch, 'cream')
   if (scent === 'almond') almond(sketch)
-  if (scent === 'rank') {
+  if (scent === 'orange') orange(sketch)
+  if (scent === 'rank' || scent === 'resin') {
     for (let i = 0; i < 4; i++) {
       const x = 34 + 24 * i
       sketch.line(
@@ -212,6 +299,41 @@ export function smell(read: Reader): Picture {
     }
   }
   return sketch.picture()
+}
+
+/** Half an orange. */
+function orange(sketch: Sketch): void {
+  const round = (r: number) =>
+    Array.from({ length: 26 }, (_, i): Point => {
+      const angle = (i * 2 * Math.PI) / 26
+      return [56 + r * Math.cos(angle), 58 + r * Math.sin(angle)]
+    })
+  sketch.shape(round(44), 'orange', 2.8).shape(round(36), 'cream', 1.4)
+  for (let i = 0; i < 8; i++) {
+    const angle = (i * Math.PI) / 4 + 0.2
+    const at = (r: number, turn: number): Point => [
+      56 + r * Math.cos(angle + turn),
+      58 + r * Math.sin(angle + turn),
+    ]
+    sketch.shape(curve([at(5, 0), at(31, -0.3), at(33, 0), at(31, 0.3), at(5, 0)], 3), 'orange', 1.2)
+  }
+  for (const [x, y] of [
+    [96, 96],
+    [108, 86],
+  ] as const) {
+    sketch.line(
+      curve(
+        [
+          [x, y],
+          [x - 5, y - 9],
+          [x + 2, y - 17],
+          [x - 3, y - 26],
+        ],
+        4,
+      ),
+      { width: 1.8 },
+    )
+  }
 }
 
 /** A patch where the skin is off. */
@@ -279,9 +401,12 @@ function almond(sketch: Sketch): void {
   }
 }
 
+const RIM = { lemon: 'red', cream: 'green', browning: 'orange', yellow: 'wood', orange: 'wood' } as const
+const CORE = { lemon: 'lemon', cream: 'cream', browning: 'cream', yellow: 'lemon', orange: 'orange' } as const
+
 /**
  * A scraped branch with its inner bark; colour: lemon (with the wine-red layer under the skin), cream under a green
- * skin, or browning as it stands. Each has a pattern of its own.
+ * skin, browning as it stands, plain yellow or orange. Each has a pattern of its own.
  */
 export function scrape(read: Reader): Picture {
   const colour = read.word('colour', INNER)
@@ -341,7 +466,7 @@ export function scrape(read: Reader): Picture {
       ],
       6,
     )
-  sketch.shape(patch(0), colour === 'lemon' ? 'red' : colour === 'cream' ? 'leaf' : 'orange', 2.4)
+  sketch.shape(patch(0), RIM[colour], 2.4)
   if (colour === 'lemon') {
     for (let i = 0; i < 26; i++) {
       const y = 44 + i * 4.6
@@ -362,10 +487,19 @@ export function scrape(read: Reader): Picture {
         )
     }
   }
-  sketch.shape(patch(9), colour === 'lemon' ? 'lemon' : 'cream', 1.8)
+  sketch.shape(patch(9), CORE[colour], 1.8)
   const draw = lots(71)
   if (colour === 'lemon') {
     for (let i = 0; i < 46; i++) sketch.dot([86 + 28 * draw(), 54 + 92 * draw()], 1.5, 'ink')
+  } else if (colour === 'orange') {
+    for (let i = 0; i < 15; i++)
+      sketch.line(
+        [
+          [84, 62 + i * 6.6],
+          [116, 52 + i * 6.6],
+        ],
+        { width: 1.4 },
+      )
   } else if (colour === 'browning') {
     for (let i = 0; i < 5; i++) {
       const [x, y] = [88 + 22 * draw(), 60 + 17 * i]

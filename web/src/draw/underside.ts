@@ -1,27 +1,76 @@
 import { curve, lots, type Point, stretch } from './geometry'
 import { hairsOn } from './leaf'
 import type { Reader } from './parameters'
-import type { Picture } from './picture'
+import type { Picture, Role } from './picture'
 import { Sketch } from './sketch'
 
 const TUFTS = ['none', 'few', 'clear'] as const
-const MIDRIB = ['bald', 'fringe', 'scattered'] as const
+const MIDRIB = ['bald', 'fringe', 'scattered', 'veins', 'all-over'] as const
 const STALK = ['bald', 'few', 'downy'] as const
+const TONE = ['pale', 'green', 'bluish'] as const
+const CROSS = ['faint', 'none', 'raised'] as const
+const FELT = ['none', 'thin', 'short', 'thick'] as const
 
 /**
- * The lower half of a leaf from beneath, large: what hairs there are on the stalk, along the midrib and in the forks of
- * the veins.
+ * The lower half of a leaf from beneath, large: what hairs there are on the stalk, along the midrib, in the forks of the
+ * veins and between them, and how the surface looks.
  *
- * tufts: in the vein forks; rust: whether the hairs are rust-brown; pairs: of side veins shown, 3 to 7.
+ * tufts: in the vein forks; midrib: hairs along it and beyond; stalk: hairs on it; rust: whether hairs are rust-brown;
+ * pairs: of side veins shown, 3 to 7; tone: of the surface, a bluish one is dotted; cross: the finest veins; felt: that
+ * hides the surface; finger: whether a fingertip strokes it.
  */
 export function underside(read: Reader): Picture {
   const tufts = read.word('tufts', TUFTS)
   const midribHairs = read.word('midrib', MIDRIB)
   const stalk = read.word('stalk', STALK)
-  const rust = read.flag('rust')
+  const hair: Hair = read.flag('rust') ? 'rust' : 'ink'
   const pairs = Math.round(read.number('pairs', 3, 7, 5))
+  const tone = read.word('tone', TONE)
+  const cross = read.word('cross', CROSS)
+  const felt = read.word('felt', FELT)
+  const finger = read.flag('finger')
   read.done()
-  const role = rust ? 'rust' : 'ink'
+  const sketch = new Sketch()
+  surface(sketch, tone)
+  const veins = sideVeins(pairs)
+  for (const vein of veins) sketch.line(vein, { width: 2.4, start: 0.95, end: 0.25 })
+  ladder(sketch, veins, cross)
+  const midrib = curve(
+    [
+      [98, 196],
+      [99, 170],
+      [100, 150],
+      [101, 80],
+      [100, 8],
+    ],
+    5,
+  )
+  sketch.line(midrib, { width: 7, start: 0.9, end: 0.45 })
+  sketch.line(stretch(midrib, 0.02, 0.96, 12), { width: 2.6, start: 0.9, end: 0.4, role: 'leaf' })
+  if (felt !== 'none') feltOver(sketch, felt)
+  hairsAlong(sketch, midribHairs, midrib, veins, hair)
+  if (tufts !== 'none') {
+    for (const [i, vein] of veins.entries()) {
+      if (tufts === 'clear' || i < 2) tuft(sketch, vein, tufts === 'clear' ? 11 : 5, hair, i)
+    }
+  }
+  if (stalk !== 'bald') {
+    hairsOn(
+      sketch,
+      stretch(midrib, 0, 0.22),
+      stalk === 'downy' ? 13 : 5,
+      stalk === 'downy' ? 10 : 7,
+      23,
+      hair,
+    )
+  }
+  if (finger) stroking(sketch)
+  return sketch.picture()
+}
+
+type Hair = 'ink' | 'rust'
+
+function surface(sketch: Sketch, tone: (typeof TONE)[number]): void {
   const edge = curve(
     [
       [100, 156],
@@ -31,7 +80,7 @@ export function underside(read: Reader): Picture {
       [22, 34],
       [40, 6],
     ],
-    8,
+    6,
   )
   const across = curve(
     [
@@ -41,7 +90,7 @@ export function underside(read: Reader): Picture {
       [130, 13],
       [160, 6],
     ],
-    5,
+    4,
   )
   const otherEdge = curve(
     [
@@ -52,48 +101,20 @@ export function underside(read: Reader): Picture {
       [140, 150],
       [100, 156],
     ],
-    8,
+    6,
   )
-  const midrib = curve(
-    [
-      [98, 196],
-      [99, 170],
-      [100, 150],
-      [101, 80],
-      [100, 8],
-    ],
-    8,
-  )
-  const sketch = new Sketch().fill([...edge, ...across, ...otherEdge], 'leaf')
-  sketch.line(edge, { width: 3, start: 0.8, end: 0.2 }).line(otherEdge, { width: 3, start: 0.2, end: 0.8 })
-  sketch.line(across, { width: 1, role: 'hatch' }) // where the drawing breaks off
-  const veins = sideVeins(pairs)
-  for (const vein of veins) {
-    sketch.line(vein, { width: 2.4, start: 0.95, end: 0.25 })
-    netOf(sketch, vein)
-  }
-  sketch.line(midrib, { width: 7, start: 0.9, end: 0.45 })
-  sketch.line(stretch(midrib, 0.02, 0.96, 20), { width: 2.6, start: 0.9, end: 0.4, role: 'leaf' })
-  if (midribHairs === 'fringe') fringe(sketch, role)
-  if (midribHairs === 'scattered') {
-    hairsOn(sketch, stretch(midrib, 0.3, 0.92), 11, 8, 21, role)
-    for (const vein of veins) hairsOn(sketch, stretch(vein, 0.15, 0.7, 5), 3, 6, 22, role)
-  }
-  if (tufts !== 'none') {
-    for (const [i, vein] of veins.entries()) {
-      if (tufts === 'clear' || i < 2) tuft(sketch, vein, tufts === 'clear' ? 11 : 5, role, i)
+  const role: Role = tone === 'green' ? 'green' : tone === 'pale' ? 'leaf' : 'bloom'
+  sketch.fill([...edge, ...across, ...otherEdge], role)
+  if (tone === 'bluish') {
+    const draw = lots(391)
+    for (let i = 0; i < 90; i++) {
+      const angle = 2 * Math.PI * draw()
+      const reach = Math.sqrt(draw())
+      sketch.dot([100 + 78 * reach * Math.cos(angle), 80 + 66 * reach * Math.sin(angle)], 0.9, 'hatch')
     }
   }
-  if (stalk !== 'bald')
-    hairsOn(
-      sketch,
-      stretch(midrib, 0, 0.22),
-      stalk === 'downy' ? 13 : 5,
-      stalk === 'downy' ? 10 : 7,
-      23,
-      role,
-    )
-  return sketch.picture()
+  sketch.line(edge, { width: 3, start: 0.8, end: 0.2 }).line(otherEdge, { width: 3, start: 0.2, end: 0.8 })
+  sketch.line(across, { width: 1, role: 'hatch' }) // where the drawing breaks off
 }
 
 function sideVeins(pairs: number): Point[][] {
@@ -107,29 +128,105 @@ function sideVeins(pairs: number): Point[][] {
           [100 + side * reach * 0.45, y - 17],
           [100 + side * reach, y - 34 - 2 * i],
         ],
-        4,
+        3,
       ),
     )
   }).flat()
 }
 
-/** Fine veins that leave a side vein. */
-function netOf(sketch: Sketch, vein: readonly Point[]): void {
-  for (const share of [0.35, 0.55, 0.75]) {
-    const [from] = stretch(vein, share, share, 2)
-    if (from)
-      sketch.line([from, [from[0] + (from[0] < 100 ? -3 : 3), from[1] + 11]], { width: 0.9, role: 'hatch' })
+/** The finest veins, across from one side vein to the next: hardly there, or a raised ladder with a shade beside each rung. */
+function ladder(sketch: Sketch, veins: readonly Point[][], cross: (typeof CROSS)[number]): void {
+  if (cross === 'none') return
+  const rungs = cross === 'raised' ? [0.2, 0.36, 0.52, 0.68, 0.84] : [0.35, 0.55, 0.75]
+  for (const vein of veins) {
+    for (const share of rungs) {
+      const [from] = stretch(vein, share, share, 2)
+      if (!from) continue
+      const lean = from[0] < 100 ? -3 : 3
+      if (cross === 'raised') {
+        const to: Point = [from[0] + lean, from[1] + 23]
+        sketch.line([from, to], { width: 2.4, start: 0.9, end: 0.7 })
+        sketch.line(
+          [
+            [from[0] + 2.6, from[1] + 2],
+            [to[0] + 2.6, to[1] - 1],
+          ],
+          { width: 1, role: 'hatch' },
+        )
+      } else sketch.line([from, [from[0] + lean, from[1] + 11]], { width: 0.9, role: 'hatch' })
+    }
+  }
+}
+
+function hairsAlong(
+  sketch: Sketch,
+  where: (typeof MIDRIB)[number],
+  midrib: readonly Point[],
+  veins: readonly Point[][],
+  hair: Hair,
+): void {
+  if (where === 'fringe') fringe(sketch, hair)
+  if (where === 'scattered') {
+    hairsOn(sketch, stretch(midrib, 0.3, 0.92), 11, 8, 21, hair)
+    for (const vein of veins) hairsOn(sketch, stretch(vein, 0.15, 0.7, 5), 3, 6, 22, hair)
+  }
+  if (where === 'veins' || where === 'all-over') {
+    hairsOn(sketch, stretch(midrib, 0.28, 0.95), 13, 9, 24, hair)
+    for (const vein of veins) hairsOn(sketch, stretch(vein, 0.1, 0.9, 5), 5, 7, 25, hair)
+  }
+  if (where === 'all-over') {
+    const draw = lots(401)
+    for (let i = 0; i < 54; i++) {
+      const angle = 2 * Math.PI * draw()
+      const reach = Math.sqrt(draw())
+      const [x, y] = [100 + 76 * reach * Math.cos(angle), 82 + 62 * reach * Math.sin(angle)]
+      sketch.line(
+        [
+          [x, y],
+          [x + 4, y - 6],
+        ],
+        { width: 1.2, start: 1, end: 0.3, role: hair },
+      )
+    }
+  }
+}
+
+/** Felt: a few curls, short ones with the surface between, or thick ones that hide it. */
+function feltOver(sketch: Sketch, felt: 'thin' | 'short' | 'thick'): void {
+  const draw = lots(411)
+  const [count, size] = { thin: [34, 5], short: [92, 4], thick: [54, 9.5] }[felt] as [number, number]
+  for (let i = 0; i < count; i++) {
+    const angle = i * 2.39996
+    const reach = Math.sqrt((i + 0.5) / count)
+    const [x, y] = [100 + 80 * reach * Math.cos(angle), 80 + 68 * reach * Math.sin(angle)]
+    if (felt === 'short')
+      sketch.line(
+        [
+          [x, y],
+          [x + size, y - size * (0.6 + draw())],
+        ],
+        { width: 1.3 },
+      )
+    else {
+      const s = size * (0.8 + 0.5 * draw())
+      if (felt === 'thick') sketch.dot([x, y], s * 1.25, 'pale')
+      sketch.line(
+        [
+          [x - s, y + 1],
+          [x - s * 0.2, y - s * 0.8],
+          [x + s * 0.7, y - s * 0.1],
+          [x, y + s * 0.5],
+        ],
+        {
+          width: 1.3,
+        },
+      )
+    }
   }
 }
 
 /** A beard in the fork of a vein and the midrib. */
-function tuft(
-  sketch: Sketch,
-  vein: readonly Point[],
-  hairs: number,
-  role: 'ink' | 'rust',
-  seed: number,
-): void {
+function tuft(sketch: Sketch, vein: readonly Point[], hairs: number, role: Hair, seed: number): void {
   const draw = lots(31 + seed)
   const [root] = stretch(vein, 0, 0, 2)
   if (!root) return
@@ -144,13 +241,13 @@ function tuft(
         [foot[0] + side * Math.cos(angle) * length * 0.6, foot[1] + Math.sin(angle) * length * 0.5],
         [foot[0] + side * Math.cos(angle) * length, foot[1] + Math.sin(angle) * length * 0.8],
       ],
-      { width: 1.5, start: 1, end: 0.3, role },
+      { width: role === 'rust' ? 2 : 1.5, start: 1, end: 0.3, role },
     )
   }
 }
 
 /** A dense band of hairs along both sides of the lower midrib, longest at its foot. */
-function fringe(sketch: Sketch, role: 'ink' | 'rust'): void {
+function fringe(sketch: Sketch, role: Hair): void {
   const draw = lots(41)
   for (let i = 0; i < 56; i++) {
     const y = 150 - (i * 110) / 56
@@ -164,4 +261,45 @@ function fringe(sketch: Sketch, role: 'ink' | 'rust'): void {
       role,
     })
   }
+}
+
+/** A fingertip that comes from the lower right. */
+function stroking(sketch: Sketch): void {
+  const shape = curve(
+    [
+      [200, 176],
+      [176, 146],
+      [152, 120],
+      [132, 112],
+      [118, 122],
+      [126, 142],
+      [150, 170],
+      [172, 200],
+    ],
+    5,
+  )
+  sketch.shape([...shape, [200, 200]], 'paper', 2.6)
+  sketch.line(
+    curve(
+      [
+        [122, 120],
+        [131, 115],
+        [142, 118],
+      ],
+      4,
+    ),
+    { width: 2 },
+  )
+  sketch.line(
+    curve(
+      [
+        [120, 126],
+        [130, 130],
+        [140, 122],
+        [142, 116],
+      ],
+      4,
+    ),
+    { width: 1.4 },
+  )
 }

@@ -17,6 +17,12 @@ const FILL: Readonly<Record<Role, string>> = {
   cream: 'fill-draw-cream',
   orange: 'fill-draw-orange',
   water: 'fill-draw-water',
+  straw: 'fill-draw-straw',
+  brown: 'fill-draw-brown',
+  grey: 'fill-draw-grey',
+  green: 'fill-draw-green',
+  bloom: 'fill-draw-bloom',
+  pink: 'fill-draw-pink',
 }
 
 type Props = { readonly hint: DrawingHint; readonly className: string }

@@ -41,7 +41,8 @@ class BenchToolsTest extends BrowserTest {
     @Test
     void a_wound_asks_for_the_survey_s_leave_and_for_the_caution_to_be_read() {
         Page lead = signedIn("Treecreeper");
-        lead.getByLabel("Checks may wound a tree, last and with their caution").check();
+        lead.getByLabel("Checks may wound a tree, last and with their caution").click();
+        assertThat(lead.getByLabel("Checks may wound a tree")).isChecked();
         Page dipper = signedIn("Dipper");
         BenchOnScreen bench = BenchOnScreen.open(dipper, 16).month("September");
         bench.takeUp("Colour under the scratched bark");
@@ -69,7 +70,8 @@ class BenchToolsTest extends BrowserTest {
         String before = weight.innerText();
 
         bench.button("Redpoll").click();
-        redpoll.getByLabel("I do not smell").check();
+        redpoll.getByLabel("I do not smell").click();
+        assertThat(redpoll.getByLabel("I do not smell")).isChecked();
         assertAccessible(redpoll);
         redpoll.keyboard().press("Escape");
 

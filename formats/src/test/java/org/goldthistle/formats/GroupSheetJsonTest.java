@@ -17,7 +17,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.FieldSource;
-import org.junit.jupiter.params.provider.ValueSource;
 
 class GroupSheetJsonTest {
     static final List<String> GROUPS = BuiltInLibrary.GROUPS;
@@ -46,7 +45,7 @@ class GroupSheetJsonTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"birches", "bird-cherries"})
+    @FieldSource("GROUPS")
     void every_state_is_drawn_and_no_two_of_a_character_alike(String group) {
         GroupSheet sheet = GroupSheetJson.read(BuiltInLibrary.sheetText(group));
 
