@@ -17,6 +17,10 @@ const GroupSideBySide = lazy(() =>
   import('./features/group/SideBySidePages').then((it) => ({ default: it.GroupSideBySide })),
 )
 
+const GalleryPage = lazy(() =>
+  import('./features/group/GalleryPage').then((it) => ({ default: it.GalleryPage })),
+)
+
 const queries = new QueryClient({
   defaultOptions: {
     queries: {
@@ -44,6 +48,7 @@ export function App() {
           >
             <Route path="/today" element={<TodayPage />} />
             <Route path="/groups" element={<GroupsPage />} />
+            <Route path="/drawings" element={<Fetched page={<GalleryPage />} />} />
             <Route path="/groups/:groupId" element={<Fetched page={<GroupSideBySide />} />} />
             <Route path="/surveys/:surveyId/trees/:treeId" element={<Fetched page={<BenchPage />} />} />
             <Route

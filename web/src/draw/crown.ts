@@ -90,7 +90,7 @@ export function shrub(read: Reader): Picture {
       )
     }
   } else if (form === 'open') {
-    fan(6, 0.8, 132, 0.32, 4, 3.4)
+    fan(6, 0.72, 122, 0.3, 4, 3.4)
   } else if (form === 'stiff-tree') {
     sketch.line(
       [
@@ -144,7 +144,7 @@ export function shrub(read: Reader): Picture {
       { width: 1.4 },
     )
   } else if (form === 'dome') {
-    fan(15, 1.38, 112, 0.04, 5, 3.2)
+    fan(15, 1.34, 82, 0.03, 5, 3.2)
   } else if (form === 'upright') {
     fan(5, 0.26, 178, 0, 6, 4.4)
   } else {

@@ -10,6 +10,7 @@ import { habit, site } from './habit'
 import { leaf } from './leaf'
 import { arrangement, hairKind, stipules, torn, veinCourse } from './leafparts'
 import { lobedLeaf } from './lobed'
+import { measured, type Value } from './measured'
 import { needle, needleSection, needleShoot, spray, tuft } from './needle'
 import { Reader } from './parameters'
 import type { Parameters, Picture } from './picture'
@@ -70,14 +71,18 @@ const PARTS: Readonly<Record<string, Part>> = {
   'vein-course': veinCourse,
 }
 
+const MIDDLE: Value = { raw: 3, share: 0.5 }
+
 /** The parts that are drawn. */
 export const PART_NAMES: readonly string[] = Object.keys(PARTS)
 
 /**
  * The picture of a part with its parameters.
+ * @param value to which a measured figure is drawn
  * @returns undefined for a part that nobody draws yet, whose words then stand for it
  * @throws RangeError for a parameter that is unknown or out of range
  */
-export function draw(part: string, parameters: Parameters): Picture | undefined {
+export function draw(part: string, parameters: Parameters, value: Value = MIDDLE): Picture | undefined {
+  if (part === 'measured') return measured(new Reader(part, parameters), value)
   return Object.hasOwn(PARTS, part) ? PARTS[part]?.(new Reader(part, parameters)) : undefined
 }

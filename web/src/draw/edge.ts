@@ -24,10 +24,10 @@ export function margin(read: Reader): Picture {
     ],
     12,
   )
-  const points = toothed(edge, kind, teeth, 1, 9).map(([x, y]): Point => [112 + x * 200, 206 + y * 212])
+  const points = toothed(edge, kind, teeth, 1, 9).map(([x, y]): Point => [112 + x * 200, 203 + y * 208])
   sketch.fill([...points, [0, -6], [0, 206]], 'leaf')
   for (let i = 0; i < 5; i++) {
-    const y = 186 - i * 42
+    const y = 190 - i * 41
     sketch.line(
       curve(
         [
@@ -71,8 +71,8 @@ export function margin(read: Reader): Picture {
       if (!place) continue
       const [x, y] = beside(place, -0.042)
       sketch
-        .dot([112 + x * 200, 206 + y * 212], 5.2, 'ink')
-        .dot([111 + x * 200, 204.6 + y * 212], 1.8, 'paper')
+        .dot([112 + x * 200, 203 + y * 208], 5.2, 'ink')
+        .dot([111 + x * 200, 201.6 + y * 208], 1.8, 'paper')
     }
   }
   return sketch.picture()

@@ -36,9 +36,9 @@ export function habit(read: Reader): Picture {
   const draw = lots(161)
   for (let i = 0; i < 9; i++) {
     const side = i % 2 === 0 ? 1 : -1
-    const y = 138 - i * 12.4
+    const y = 144 - i * (twigs === 'stiff' ? 9.6 : 12)
     const reach = 76 * Math.sin(0.55 + (i / 9) * 2.2) ** 0.8
-    const rise = twigs === 'stiff' ? 40 : 26
+    const rise = twigs === 'stiff' ? 30 : 26
     const bough = curve(
       [
         [100, y],

@@ -119,11 +119,19 @@ export function halfEdge(blade: Blade, side: 1 | -1): Point[] {
       ...base.map(([x, t]): Point => [side * x * half, -t * blade.widest]),
       [side * half, -blade.widest],
       ...TIP_CURVES[blade.tip].map(
-        ([x, t]): Point => [side * x * half, -(blade.widest + t * (1 - blade.widest))],
+        ([x, t]): Point => [
+          side * x * half + (blade.tip === 'twisted' ? half * bend(t) : 0),
+          -(blade.widest + t * (1 - blade.widest)),
+        ],
       ),
     ],
     10,
   )
+}
+
+/** How far a twisted tip bends aside, in half widths, at a share t of the way from the widest point. */
+function bend(t: number): number {
+  return 0.9 * Math.max(0, (t - 0.78) / 0.26) ** 1.4
 }
 
 /** A blade's edge all round, with its teeth: up the right side and down the left. */

@@ -107,7 +107,7 @@ export function needleShoot(read: Reader): Picture {
     [
       [100, 198],
       [101, 120],
-      [99, 24],
+      [99, 44],
     ],
     10,
   )

@@ -22,6 +22,7 @@ export type Role =
   | 'green'
   | 'bloom' // bluish wax
   | 'pink'
+  | 'measure' // what a measuring tape says
 
 /** One filled shape. */
 export type Mark = { readonly d: string; readonly role: Role }

@@ -1,6 +1,7 @@
 import { memo } from 'react'
 import type { DrawingHint } from '../api/types'
 import { draw } from '../draw/draw'
+import type { Value } from '../draw/measured'
 import type { Role } from '../draw/picture'
 
 const FILL: Readonly<Record<Role, string>> = {
@@ -23,13 +24,19 @@ const FILL: Readonly<Record<Role, string>> = {
   green: 'fill-draw-green',
   bloom: 'fill-draw-bloom',
   pink: 'fill-draw-pink',
+  measure: 'fill-thistle',
 }
 
-type Props = { readonly hint: DrawingHint; readonly className: string }
+type Props = {
+  readonly hint: DrawingHint
+  readonly className: string
+  /** To which a measured figure is drawn. */
+  readonly value?: Value
+}
 
 /** A state as the sheet wants it drawn. The words beside it say the same, so it has none of its own. */
-export const Drawing = memo(function Drawing({ hint, className }: Props) {
-  const picture = draw(hint.part, hint.parameters)
+export const Drawing = memo(function Drawing({ hint, className, value }: Props) {
+  const picture = draw(hint.part, hint.parameters, value)
   if (!picture) return null
   return (
     <svg viewBox={`0 0 ${picture.width} ${picture.height}`} className={className} aria-hidden="true">

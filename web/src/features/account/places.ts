@@ -15,6 +15,7 @@ export function usePlaces(asked: boolean, signOut: () => void): readonly Place[]
   })
   return [
     { id: 'today', words: 'Today', go: () => navigate('/today') },
+    { id: 'drawings', words: 'All drawings', go: () => navigate('/drawings') },
     { id: 'groups', words: 'Groups', go: () => navigate('/groups') },
     ...(surveys.data ?? []).flatMap((survey, i) =>
       (trees[i]?.data ?? []).map((tree) => ({

@@ -3,11 +3,12 @@ import { type FormEvent, useRef, useState } from 'react'
 import { useKeptText } from '../../api/kept'
 import type { Character, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
+import { Drawing } from '../../ui/Drawing'
 import { Notice } from '../../ui/Notice'
 import { useKeys } from '../../ui/useKeys'
 import { measured } from '../../ui/words'
 import { Ruler } from './Ruler'
-import { outermost } from './rulerScale'
+import { outermost, valueOn } from './rulerScale'
 
 type Props = {
   readonly sheet: Sheet
@@ -17,6 +18,12 @@ type Props = {
   readonly covered: boolean
   readonly draftKey: string
   readonly onChange: (values: number[]) => void
+}
+
+/** What is typed as a number of 0 or more; undefined: it is none. */
+function typed(text: string): number | undefined {
+  const value = Number(text.replace(',', '.'))
+  return text.trim() !== '' && Number.isFinite(value) && value >= 0 ? value : undefined
 }
 
 /** Numbers, one per leaf, cone … What is typed stays typed until it is a number that can be kept. */
@@ -33,9 +40,9 @@ export function NumberEntry({ sheet, character, values, covered, draftKey, onCha
   useKeys(Object.fromEntries(Array.from({ length: 9 }, (_, i) => [`${i + 1}`, start(`${i + 1}`)])))
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    const value = Number(text.replace(',', '.'))
     if (text.trim() === '') return
-    if (!Number.isFinite(value) || value < 0 || (isCount && !Number.isInteger(value))) {
+    const value = typed(text)
+    if (value === undefined || (isCount && !Number.isInteger(value))) {
       setWrong(
         `“${text}” is not ${isCount ? 'a whole number' : 'a number'} of 0 or more. It stays in the field; correct it and press Enter.`,
       )
@@ -64,6 +71,13 @@ export function NumberEntry({ sheet, character, values, covered, draftKey, onCha
         onDrop={(value) => onChange([...values, value])}
       />
       <div className="flex flex-wrap items-end gap-3">
+        {character.figure && (
+          <Drawing
+            hint={character.figure}
+            value={valueOn(character, typed(text) ?? values.at(-1))}
+            className="size-32 shrink-0 rounded-plain border border-line bg-card"
+          />
+        )}
         <label className="font-semibold">
           {isCount ? 'Count' : 'Measure'}
           {character.unit ? ` in ${character.unit}` : ''}

@@ -1,4 +1,5 @@
 import type { Character } from '../../api/types'
+import type { Value } from '../../draw/measured'
 
 /** The least and the largest value that any candidate is known to have, by the sheet's outer limits. */
 export function outermost(character: Character): readonly [number, number] {
@@ -7,6 +8,13 @@ export function outermost(character: Character): readonly [number, number] {
     Math.min(...ranges.map((range) => range[0] ?? Number.POSITIVE_INFINITY)),
     Math.max(...ranges.map((range) => range[3] ?? Number.NEGATIVE_INFINITY)),
   ]
+}
+
+/** A value for a measured figure; without one the middle of what the candidates have. */
+export function valueOn(character: Character, value: number | undefined): Value {
+  const [least, most] = outermost(character)
+  const raw = value ?? (least + most) / 2
+  return { raw, share: (raw - least) / (most - least || 1) }
 }
 
 /** A ruler: from where to where it goes, in which steps it is marked, and how finely it is read. */

@@ -10,7 +10,15 @@ export function GroupsPage() {
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4">
       <div className="mx-auto w-full max-w-5xl">
-        <h1 className="my-2 text-2xl">Groups</h1>
+        <div className="my-2 flex flex-wrap items-center justify-between gap-3">
+          <h1 className="text-2xl">Groups</h1>
+          <Link
+            to="/drawings"
+            className="inline-flex min-h-11 items-center font-semibold text-thistle underline"
+          >
+            All drawings
+          </Link>
+        </div>
         {groups.isError && <Notice tone="wrong">{wordsOf(groups.error)}</Notice>}
         {groups.isPending && <p role="status">Fetching the groups …</p>}
         <ul className="grid gap-3 md:grid-cols-2">

@@ -1,6 +1,7 @@
 import type { Character } from '../../api/types'
+import { Drawing } from '../../ui/Drawing'
 import { measured } from '../../ui/words'
-import { scaleOf } from '../call/rulerScale'
+import { scaleOf, valueOn } from '../call/rulerScale'
 
 const WIDTH = 200
 
@@ -17,32 +18,41 @@ export function RibbonCell({ character, range, values }: Props) {
   const scale = scaleOf(character, values)
   const place = (value: number) => ((value - scale.from) / (scale.to - scale.from)) * WIDTH
   return (
-    <>
-      <svg viewBox={`0 0 ${WIDTH} 30`} className="w-full max-w-64" aria-hidden="true">
-        <path d={`M0,26H${WIDTH}`} className="stroke-line" />
-        <rect
-          x={place(rarelyLow)}
-          y="14"
-          width={place(rarelyHigh) - place(rarelyLow)}
-          height="4"
-          className="fill-edge"
+    <div className="flex items-center gap-2">
+      {character.figure && (
+        <Drawing
+          hint={character.figure}
+          value={valueOn(character, (low + high) / 2)}
+          className="size-16 shrink-0 print:size-11"
         />
-        <rect
-          x={place(low)}
-          y="9"
-          width={Math.max(2, place(high) - place(low))}
-          height="14"
-          rx="2"
-          className="fill-slate-wash stroke-slate"
-        />
-        {values.map((value, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: the same number may be read twice
-          <path key={i} d={`M${place(value)},26V8l-4,-7h8l-4,7`} className="fill-thistle stroke-thistle" />
-        ))}
-      </svg>
-      <span className="figure text-sm">
-        ({rarelyLow}–){low}–{measured(high, character.unit)}(–{rarelyHigh})
-      </span>
-    </>
+      )}
+      <div className="min-w-0 flex-1">
+        <svg viewBox={`0 0 ${WIDTH} 30`} className="w-full max-w-64" aria-hidden="true">
+          <path d={`M0,26H${WIDTH}`} className="stroke-line" />
+          <rect
+            x={place(rarelyLow)}
+            y="14"
+            width={place(rarelyHigh) - place(rarelyLow)}
+            height="4"
+            className="fill-edge"
+          />
+          <rect
+            x={place(low)}
+            y="9"
+            width={Math.max(2, place(high) - place(low))}
+            height="14"
+            rx="2"
+            className="fill-slate-wash stroke-slate"
+          />
+          {values.map((value, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: the same number may be read twice
+            <path key={i} d={`M${place(value)},26V8l-4,-7h8l-4,7`} className="fill-thistle stroke-thistle" />
+          ))}
+        </svg>
+        <span className="figure text-sm">
+          ({rarelyLow}–){low}–{measured(high, character.unit)}(–{rarelyHigh})
+        </span>
+      </div>
+    </div>
   )
 }

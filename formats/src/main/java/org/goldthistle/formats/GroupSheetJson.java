@@ -156,6 +156,7 @@ public final class GroupSheetJson {
         Absence absence = fields.coded("absence", Absence.values());
         String howTo = fields.text("howTo");
         Optional<String> pitfall = fields.optionalText("pitfall");
+        Optional<Drawing> figure = optionalDrawing(fields);
         return fields.build(() -> new DiagnosticCharacter(
                 id,
                 name,
@@ -168,7 +169,7 @@ public final class GroupSheetJson {
                 cluster,
                 effort,
                 absence,
-                new Guidance(howTo, pitfall)));
+                new Guidance(howTo, pitfall, figure)));
     }
 
     private static Scale scale(JsonFields fields) {
@@ -178,14 +179,17 @@ public final class GroupSheetJson {
             List<State> states = fields.objects("states", false, state -> {
                 String id = state.text("id");
                 String name = state.text("name");
-                Optional<Drawing> drawing =
-                        state.has("draw") ? Optional.ofNullable(drawing(state.object("draw"))) : Optional.empty();
+                Optional<Drawing> drawing = optionalDrawing(state);
                 return state.build(() -> new State(id, name, drawing));
             });
             return fields.build(() -> new StateScale(ordered, states));
         }
         Measure measure = fields.coded("kind", Measure.values());
         return measure == null ? null : new NumberScale(measure);
+    }
+
+    private static Optional<Drawing> optionalDrawing(JsonFields fields) {
+        return fields.has("draw") ? Optional.ofNullable(drawing(fields.object("draw"))) : Optional.empty();
     }
 
     private static Drawing drawing(JsonFields fields) {

@@ -24,6 +24,7 @@ import org.springframework.lang.Nullable;
  * One character as the browser reads it; numeric ones have a unit (empty for counts and ratios) and no states.
  * Material and position matter when its weight depends on them.
  *
+ * @param figure what is measured or counted, drawn; null for states
  * @param weight the sheet's own, in [0, 1]
  * @param schools other weights by school
  * @param profiles of every taxon in the sheet's order, those of hybrids derived where the sheet has none
@@ -38,6 +39,7 @@ record CharacterDto(
         String zone,
         String kind,
         @Nullable String unit,
+        @Nullable DrawingDto figure,
         List<StateDto> states,
         List<ProfileDto> profiles,
         double weight,
@@ -67,6 +69,7 @@ record CharacterDto(
                 character.zone().code(),
                 character.scale().kind(),
                 character.scale() instanceof NumberScale number ? unit(number.measure()) : null,
+                character.guidance().figure().map(DrawingDto::of).orElse(null),
                 character.scale() instanceof StateScale scale
                         ? scale.states().stream().map(StateDto::of).toList()
                         : List.of(),

@@ -13,8 +13,9 @@ class FrontEndPages implements WebMvcConfigurer {
     @Override
     public void addViewControllers(ViewControllerRegistry registry) {
         registry.addViewController("/").setViewName("forward:/index.html");
-        for (String page :
-                new String[] {"/today", "/sign-in", "/groups", "/groups/{group}", "/surveys/{survey}/trees/{tree}"}) {
+        for (String page : new String[] {
+            "/today", "/sign-in", "/groups", "/groups/{group}", "/drawings", "/surveys/{survey}/trees/{tree}"
+        }) {
             registry.addViewController(page).setViewName("forward:/index.html");
         }
     }

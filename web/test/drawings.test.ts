@@ -1,0 +1,128 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+import { describe, expect, it } from 'vitest'
+import { draw, PART_NAMES } from '../src/draw/draw'
+import { MEASURED } from '../src/draw/measured'
+import type { Picture } from '../src/draw/picture'
+
+type Hint = { part: string } & Record<string, unknown>
+type Character = {
+  id: string
+  draw?: Hint
+  states?: { id: string; draw?: Hint }[]
+  profiles: Record<string, { range?: number[] }>
+}
+type Sheet = { id: string; characters: Character[] }
+
+const FOLDER = fileURLToPath(new URL('../../formats/src/main/resources/groups/', import.meta.url))
+const SHEETS = readdirSync(FOLDER)
+  .filter((file) => file.endsWith('.json') && !file.includes('specimens'))
+  .map((file) => JSON.parse(readFileSync(FOLDER + file, 'utf8')) as Sheet)
+const LARGEST = 12_000 // characters of path data
+const BLEED = 14 // units by which a mark may run off the paper
+
+function pictureOf({ part, ...parameters }: Hint, value?: { raw: number; share: number }): Picture {
+  const picture = draw(part, parameters, value)
+  if (!picture) throw new Error(`nobody draws ${part}`)
+  return picture
+}
+
+/** Every place that a path visits; the paths of this vocabulary are M, l, a and Z. */
+function placesOf(d: string): [number, number][] {
+  const places: [number, number][] = []
+  let [x, y] = [0, 0]
+  for (const [, command = '', rest = ''] of d.matchAll(/([MlaZ])([^MlaZ]*)/g)) {
+    const numbers = (rest.match(/-?\d*\.?\d+/g) ?? []).map(Number)
+    if (command === 'M') [x, y] = [numbers[0] ?? Number.NaN, numbers[1] ?? Number.NaN]
+    if (command === 'l') {
+      for (let i = 0; i + 1 < numbers.length; i += 2) {
+        x += numbers[i] ?? 0
+        y += numbers[i + 1] ?? 0
+        places.push([x, y])
+      }
+    }
+    if (command === 'a') {
+      x += numbers[5] ?? 0
+      y += numbers[6] ?? 0
+    }
+    if (command !== 'Z') places.push([x, y])
+  }
+  return places
+}
+
+function expectSound(picture: Picture): void {
+  expect(picture.marks).not.toHaveLength(0)
+  const all = picture.marks.map((mark) => mark.d).join('')
+  expect(all).not.toMatch(/NaN|Infinity|undefined/)
+  expect(all.length).toBeLessThanOrEqual(LARGEST)
+  const places = placesOf(all)
+  const xs = places.map(([x]) => x)
+  const ys = places.map(([, y]) => y)
+  expect(Math.min(...xs)).toBeGreaterThanOrEqual(-BLEED)
+  expect(Math.max(...xs)).toBeLessThanOrEqual(picture.width + BLEED)
+  expect(Math.min(...ys)).toBeGreaterThanOrEqual(-BLEED)
+  expect(Math.max(...ys)).toBeLessThanOrEqual(picture.height + BLEED)
+}
+
+describe.each(SHEETS)('the drawings of the $id', ({ characters }) => {
+  const withStates = characters.filter((one) => one.states)
+  const numeric = characters.filter((one) => !one.states)
+
+  it.each(withStates)('show every state of $id, each in its box and no two alike', ({ states = [] }) => {
+    const pictures = states.map((state) => {
+      if (!state.draw) throw new Error(`${state.id} has no drawing`)
+      return pictureOf(state.draw)
+    })
+    pictures.forEach(expectSound)
+    expect(new Set(pictures.map((one) => JSON.stringify(one.marks))).size).toBe(pictures.length)
+  })
+
+  it.each(numeric)('measure $id from its least to its largest value', ({ draw: figure, profiles }) => {
+    if (!figure) throw new Error('no figure')
+    const ranges = Object.values(profiles).flatMap((one) => (one.range ? [one.range] : []))
+    const [least, most] = [
+      Math.min(...ranges.map((one) => one[0] ?? 0)),
+      Math.max(...ranges.map((one) => one[3] ?? 0)),
+    ]
+    const at = (share: number) => pictureOf(figure, { raw: least + share * (most - least), share })
+    for (const share of [0, 0.5, 1]) expectSound(at(share))
+    expect(JSON.stringify(at(0))).not.toBe(JSON.stringify(at(1)))
+  })
+})
+
+describe('a drawing', () => {
+  it('is the same whenever it is drawn', () => {
+    expect(draw('bark', { pattern: 'scaly' })).toEqual(draw('bark', { pattern: 'scaly' }))
+  })
+
+  it.each(PART_NAMES)('of the part %s needs no parameter and refuses one that nobody knows', (part) => {
+    const picture = draw(part, {})
+    if (!picture) throw new Error('not drawn')
+    expectSound(picture)
+    expect(() => draw(part, { colour9: 1 })).toThrow(/no parameter colour9/)
+  })
+
+  it.each([
+    ['leaf', { ratio: 9 }, /leaf\.ratio: found 9, expected a number from 0\.6 to 5/],
+    ['leaf', { ratio: Number.NaN }, /leaf\.ratio/],
+    ['leaf', { base: 'square' }, /leaf\.base: found square, expected one of rounded/],
+    ['bark', { foot: 'yes' }, /bark\.foot: found yes, expected true or false/],
+    ['measured', { what: 'mood' }, /measured\.what: found mood/],
+  ])('of the part %s refuses %o', (part, parameters, words) => {
+    expect(() => draw(part, parameters)).toThrow(words)
+  })
+
+  it('of a part that nobody draws is left to its words', () => {
+    expect(draw('root-hair', {})).toBeUndefined()
+    expect(draw('constructor', {})).toBeUndefined()
+  })
+
+  it.each(MEASURED)('that measures %s is sound beyond both ends of its ruler', (what) => {
+    for (const value of [
+      { raw: 0, share: -0.4 },
+      { raw: 400, share: 3 },
+    ]) {
+      expectSound(pictureOf({ part: 'measured', what }, value))
+    }
+  })
+})
