@@ -31,7 +31,7 @@ export function margin(read: Reader): Picture {
     sketch.line(
       curve(
         [
-          [0, y + 34],
+          [0, Math.min(y + 34, 206)],
           [60, y + 6],
           [108, y - 26],
         ],
