@@ -85,7 +85,8 @@ take_shots() {
   need_chromium
   with_test_database maven -pl e2e -am verify -Dtest=Screenshots -Dsurefire.failIfNoSpecifiedTests=false \
     -Dgoldthistle.shots="$ROOT/docs/screenshots"
-  say "the pictures are in docs/screenshots"
+  (cd "$ROOT/web" && node gallery.mjs)
+  say "the pictures are in docs/screenshots, all drawings in docs/gallery"
 }
 
 run_mutations() {

@@ -36,19 +36,19 @@ export function styles(read: Reader): Picture {
       const end: Point = [at[0] + 25 * Math.cos(angle), at[1] + 25 * Math.sin(angle)]
       sketch.line([at, end], { width: 1 }).dot(end, 2, 'ink')
     }
-    sketch.shape(ellipse(at, 11, 11), 'green', 1.8)
+    sketch.shape(ellipse(at, 13, 13), 'green', 1.8)
     const count = counts[i] ?? 1
     for (let k = 0; k < count; k++) {
-      const x = at[0] + (k - (count - 1) / 2) * 8
+      const x = at[0] + (k - (count - 1) / 2) * 10
       sketch
         .line(
           [
             [x, at[1] + 6],
             [x, at[1] - 9],
           ],
-          { width: 3.4, start: 1, end: 1 },
+          { width: 5, start: 1, end: 1 },
         )
-        .dot([x, at[1] - 10], 3.4, 'ink')
+        .dot([x, at[1] - 10], 4.8, 'ink')
     }
   }
   return sketch.picture()

@@ -12,7 +12,7 @@ import { arrangement, hairKind, stipules, torn, veinCourse } from './leafparts'
 import { lobedLeaf } from './lobed'
 import { measured, type Value } from './measured'
 import { needle, needleSection, needleShoot, spray, tuft } from './needle'
-import { Reader } from './parameters'
+import { type Allowed, Reader } from './parameters'
 import type { Parameters, Picture } from './picture'
 import { cut, peeled, stemFoot } from './stemfoot'
 import { scrape, smell, twig } from './twig'
@@ -71,6 +71,7 @@ const PARTS: Readonly<Record<string, Part>> = {
   'vein-course': veinCourse,
 }
 
+const MEASURED_PART = 'measured'
 const MIDDLE: Value = { raw: 3, share: 0.5 }
 
 /** The parts that are drawn. */
@@ -83,6 +84,18 @@ export const PART_NAMES: readonly string[] = Object.keys(PARTS)
  * @throws RangeError for a parameter that is unknown or out of range
  */
 export function draw(part: string, parameters: Parameters, value: Value = MIDDLE): Picture | undefined {
-  if (part === 'measured') return measured(new Reader(part, parameters), value)
+  if (part === MEASURED_PART) return measured(new Reader(part, parameters), value)
   return Object.hasOwn(PARTS, part) ? PARTS[part]?.(new Reader(part, parameters)) : undefined
+}
+
+/** What every part may be drawn with, by part and parameter. */
+export function catalogue(): ReadonlyMap<string, ReadonlyMap<string, Allowed>> {
+  const all = new Map<string, ReadonlyMap<string, Allowed>>()
+  for (const part of [...PART_NAMES, MEASURED_PART].sort()) {
+    const read = new Reader(part, {})
+    if (part === MEASURED_PART) measured(read, MIDDLE)
+    else PARTS[part]?.(read)
+    all.set(part, read.catalogue())
+  }
+  return all
 }

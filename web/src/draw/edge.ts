@@ -151,7 +151,7 @@ export function petiole(read: Reader): Picture {
       [107.5, 120],
       [92, 124],
     ] as const)
-      sketch.dot([x, y], 4, 'ink').dot([x - 0.8, y - 1], 1.4, 'paper')
+      sketch.dot([x, y], 6.4, 'ink').dot([x - 1.2, y - 1.6], 2.2, 'paper')
   }
   return sketch.picture()
 }

@@ -163,7 +163,7 @@ export function stipules(read: Reader): Picture {
   const sketch = new Sketch()
   leafAt(sketch, [104, 108], 0.8, 104)
   if (size !== 'none') {
-    const scale = size === 'large' ? 50 : 17
+    const scale = size === 'large' ? 50 : 27
     for (const [side, turn] of [
       [-1, -0.9],
       [1, 0.5],

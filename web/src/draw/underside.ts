@@ -8,7 +8,7 @@ const TUFTS = ['none', 'few', 'clear'] as const
 const MIDRIB = ['bald', 'fringe', 'scattered', 'veins', 'all-over'] as const
 const STALK = ['bald', 'few', 'downy'] as const
 const TONE = ['pale', 'green', 'bluish'] as const
-const CROSS = ['faint', 'none', 'raised'] as const
+const CROSS = ['plain', 'none', 'faint', 'raised'] as const
 const FELT = ['none', 'thin', 'short', 'thick'] as const
 
 /**
@@ -16,7 +16,7 @@ const FELT = ['none', 'thin', 'short', 'thick'] as const
  * veins and between them, and how the surface looks.
  *
  * tufts: in the vein forks; midrib: hairs along it and beyond; stalk: hairs on it; rust: whether hairs are rust-brown;
- * pairs: of side veins shown, 3 to 7; tone: of the surface, a bluish one is dotted; cross: the finest veins; felt: that
+ * pairs: of side veins shown, 3 to 7; tone: of the surface, a bluish one is dotted; cross: the finest veins, plain ones short; felt: that
  * hides the surface; finger: whether a fingertip strokes it.
  */
 export function underside(read: Reader): Picture {
@@ -51,7 +51,7 @@ export function underside(read: Reader): Picture {
   hairsAlong(sketch, midribHairs, midrib, veins, hair)
   if (tufts !== 'none') {
     for (const [i, vein] of veins.entries()) {
-      if (tufts === 'clear' || i < 2) tuft(sketch, vein, tufts === 'clear' ? 11 : 5, hair, i)
+      if (tufts === 'clear' || i < 4) tuft(sketch, vein, tufts === 'clear' ? 11 : 6, hair, i)
     }
   }
   if (stalk !== 'bald') {
@@ -137,15 +137,16 @@ function sideVeins(pairs: number): Point[][] {
 /** The finest veins, across from one side vein to the next: hardly there, or a raised ladder with a shade beside each rung. */
 function ladder(sketch: Sketch, veins: readonly Point[][], cross: (typeof CROSS)[number]): void {
   if (cross === 'none') return
-  const rungs = cross === 'raised' ? [0.2, 0.36, 0.52, 0.68, 0.84] : [0.35, 0.55, 0.75]
+  const rungs = cross === 'plain' ? [0.35, 0.55, 0.75] : [0.2, 0.36, 0.52, 0.68, 0.84]
   for (const vein of veins) {
     for (const share of rungs) {
       const [from] = stretch(vein, share, share, 2)
       if (!from) continue
       const lean = from[0] < 100 ? -3 : 3
-      if (cross === 'raised') {
-        const to: Point = [from[0] + lean, from[1] + 23]
-        sketch.line([from, to], { width: 2.4, start: 0.9, end: 0.7 })
+      const to: Point = [from[0] + lean, from[1] + 23]
+      if (cross === 'faint') sketch.line([from, to], { width: 1.6, start: 0.9, end: 0.7, role: 'hatch' })
+      else if (cross === 'raised') {
+        sketch.line([from, to], { width: 3.4, start: 0.9, end: 0.7 })
         sketch.line(
           [
             [from[0] + 2.6, from[1] + 2],

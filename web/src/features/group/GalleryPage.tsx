@@ -1,4 +1,5 @@
 import { useQueries, useQuery } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { wordsOf } from '../../api/problem'
 import type { Sheet } from '../../api/types'
@@ -13,6 +14,7 @@ import { groupsQuery } from './queries'
 export function GalleryPage() {
   const groups = useQuery(groupsQuery)
   const sheets = useQueries({ queries: (groups.data ?? []).map((group) => sheetQuery(group.versionId)) })
+  const shown = useGrowing(sheets.length)
   const failed = groups.error ?? sheets.find((one) => one.error)?.error
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4 print:overflow-visible">
@@ -37,10 +39,21 @@ export function GalleryPage() {
               ),
           )}
         </nav>
-        {sheets.map(({ data }) => data && <Group key={data.groupId} sheet={data} />)}
+        {sheets.slice(0, shown).map(({ data }) => data && <Group key={data.groupId} sheet={data} />)}
       </div>
     </main>
   )
+}
+
+/** Counts up to a number, one a frame, so that the first group is there at once and the page never stands still. */
+function useGrowing(to: number): number {
+  const [shown, setShown] = useState(1)
+  useEffect(() => {
+    if (shown >= to) return
+    const next = requestAnimationFrame(() => setShown(shown + 1))
+    return () => cancelAnimationFrame(next)
+  }, [shown, to])
+  return shown
 }
 
 const TILE = 'rounded-plain border border-line bg-card p-2'

@@ -196,6 +196,7 @@ public final class GroupSheetJson {
         String part = fields.text("part");
         Map<String, Object> parameters = fields.scalars();
         parameters.remove("part");
+        fields.refuseBreaksOf(DrawingSchema::breaks);
         return fields.build(() -> new Drawing(part, parameters));
     }
 

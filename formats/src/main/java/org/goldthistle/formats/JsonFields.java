@@ -193,6 +193,16 @@ final class JsonFields {
         return map;
     }
 
+    /** Refuses every place where this object, taken as a drawing, breaks its schema. */
+    void refuseBreaksOf(Function<JsonNode, List<DrawingSchema.Break>> schema) {
+        for (DrawingSchema.Break broken : schema.apply(object)) {
+            refuses(
+                    broken.parameter(),
+                    shortened(object.path(broken.parameter()).toString()),
+                    broken.expected());
+        }
+    }
+
     /** An object with any keys whose values are whole numbers; a missing key is empty. */
     Map<String, Integer> integersByKey(String key) {
         Map<String, Integer> map = new LinkedHashMap<>();

@@ -80,6 +80,8 @@ class GroupSheetJsonTest {
                 "\"sense\": \"sight\" | \"sense\": \"taste\" | characters[0].sense | \"taste\"",
                 "\"rank\": \"hybrid\" | \"rank\": \"species\" | taxa[2].parents | two",
                 "\"part\": \"habit\" | \"part\": \"Habit!\" | characters[0].states[0].draw.part | Habit!",
+                "\"twigs\": \"hanging\" | \"twigs\": \"upside-down\" | characters[0].states[0].draw.twigs | upside-down",
+                "\"twigs\": \"hanging\" | \"leaves\": true | characters[0].states[0].draw.leaves | true",
                 "\"twigs\": \"hanging\" | \"twigs\": [1] | characters[0].states[0].draw.twigs | [1]",
                 "\"otherwiseGroup\": \"buckthorns\" | \"otherwiseGroup\": 3 | gate[0].otherwiseGroup | 3",
                 "\"format\": \"goldthistle-group/1\" | \"format\": \"2\" | format | \"2\"",
