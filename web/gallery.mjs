@@ -30,7 +30,7 @@ await build({
     lib: { entry: join(import.meta.dirname, 'src/draw/draw.ts'), formats: ['es'], fileName: () => 'draw.mjs' },
   },
 })
-const { draw } = await import(pathToFileURL(join(made, 'draw.mjs')).href)
+const { catalogue, draw } = await import(pathToFileURL(join(made, 'draw.mjs')).href)
 rmSync(made, { recursive: true })
 
 const escaped = (text) => text.replace(/&/g, '&amp;').replace(/</g, '&lt;')
@@ -86,7 +86,13 @@ for (const file of readdirSync(sheets).sort()) {
   )
   titles.push(`## ${sheet.title}\n\n![${sheet.title}](gallery/${sheet.id}.svg)`)
 }
+const allowed = (one) =>
+  one.kind === 'number' ? `${one.least} to ${one.most}` : one.kind === 'word' ? one.words.join(', ') : 'true, false'
+const parts = [...catalogue()].map(
+  ([part, parameters]) =>
+    `| \`${part}\` | ${[...parameters].map(([name, one]) => `\`${name}\`: ${allowed(one)}`).join('; ') || '–'} |`,
+)
 writeFileSync(
   join(root, 'docs/gallery.md'),
-  `# All drawings\n\nBy group and character, with their words; written by \`./goldthistle shots\`. Measured figures are drawn at the least and\nthe largest value of any candidate. In the application they are under *Groups*, *All drawings*.\n\n${titles.join('\n\n')}\n`,
+  `# All drawings\n\nBy group and character, with their words; written by \`./goldthistle shots\`. Measured figures are drawn at the least and\nthe largest value of any candidate. In the application they are under *Groups*, *All drawings*.\n\n${titles.join('\n\n')}\n\n## Parts and their parameters\n\nOf words the first stands in where none is given.\n\n| part | parameters |\n| --- | --- |\n${parts.join('\n')}\n`,
 )

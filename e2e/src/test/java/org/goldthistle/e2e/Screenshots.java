@@ -51,6 +51,11 @@ class Screenshots extends BrowserTest {
         BenchOnScreen.open(siskin, 23);
         siskin.getByText("Slow-grown twigs").click();
         shoot(siskin, "signed-call");
+        siskin.getByText("Groups").first().click();
+        siskin.getByText("All drawings").click();
+        siskin.getByText("hawthorns").first().click();
+        siskin.waitForTimeout(500);
+        shoot(siskin, "drawings");
         Page small = signedIn("Redpoll", 390, 844);
         BenchOnScreen phone = BenchOnScreen.open(small, 24);
         phone.button("Stations").click();
