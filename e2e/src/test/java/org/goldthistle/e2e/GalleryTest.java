@@ -62,7 +62,7 @@ class GalleryTest extends BrowserTest {
         page.waitForFunction("count => document.querySelectorAll('svg.drawn').length === count", ALL);
 
         assertDifferent(page, 64, 0.006);
-        assertDifferent(page, 200, 0.006);
+        assertDifferent(page, 200, 0.005); // 200 pixels; edges are sharper here, so less of a picture is half-toned
         assertAccessible(page);
     }
 
