@@ -4,9 +4,11 @@ import java.time.Clock;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
+import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** The server: sheets, surveys and calls over REST, and the front end beside them. */
 @SpringBootApplication
+@EnableScheduling
 public class GoldthistleApplication {
 
     /** Starts the server; its settings come from the environment. */

@@ -46,6 +46,15 @@ public final class Caller {
         return send(request);
     }
 
+    public Answer post(String path, Object body) {
+        return write("POST", path, body);
+    }
+
+    /** Any method, as the front end would send it. */
+    public Answer send(String method, String path, Object body) {
+        return method.equals("GET") ? get(path) : write(method, path, body);
+    }
+
     public Answer delete(String path) {
         return write("DELETE", path, "");
     }

@@ -1,12 +1,16 @@
 package org.goldthistle;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.UUID;
+import java.util.function.Consumer;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -64,10 +68,32 @@ public abstract class ServerTest {
         return UUID.nameUUIDFromBytes(("demo " + name).getBytes(StandardCharsets.UTF_8));
     }
 
+    /** The address of the survey that all observers share. */
+    protected static String surveyPath() {
+        return "/api/surveys/" + demoId("survey Tarnholt");
+    }
+
+    /** The address of its plot Kettle Moss 07. */
+    protected static String plotPath() {
+        return surveyPath() + "/plots/" + demoId("plot Kettle Moss 07");
+    }
+
+    /** Changes how that survey is set up, from what it is. */
+    protected static Caller.Answer changeSurvey(Caller caller, Consumer<ObjectNode> change) {
+        for (JsonNode survey : caller.get("/api/surveys").expect(200)) {
+            if (survey.path("id").asText().equals(demoId("survey Tarnholt").toString())) {
+                ObjectNode settings = survey.deepCopy();
+                settings.remove(List.of("id", "closedAt"));
+                change.accept(settings);
+                return caller.put(surveyPath(), settings);
+            }
+        }
+        throw new AssertionError("the caller does not belong to the survey");
+    }
+
     /** The address of a tree of the plot Kettle Moss 07 in the survey that all observers share. */
     protected static String treePath(int tag) {
-        return "/api/surveys/" + demoId("survey Tarnholt") + "/trees/"
-                + demoId("tree " + demoId("plot Kettle Moss 07") + " " + tag);
+        return surveyPath() + "/trees/" + demoId("tree " + demoId("plot Kettle Moss 07") + " " + tag);
     }
 
     @TestConfiguration

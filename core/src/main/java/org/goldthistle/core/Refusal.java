@@ -9,8 +9,11 @@ package org.goldthistle.core;
  */
 public record Refusal(String key, String found, String expected) {
 
-    /** The same refusal seen from an enclosing record, so that its key starts further out. */
+    /** The same refusal seen from an enclosing record, so that its key starts further out; "" leaves it as it is. */
     public Refusal within(String outer) {
+        if (outer.isEmpty()) {
+            return this;
+        }
         return new Refusal(key.isEmpty() ? outer : outer + "." + key, found, expected);
     }
 

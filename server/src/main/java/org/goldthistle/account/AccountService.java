@@ -9,6 +9,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.goldthistle.audit.AuditTrail;
+import org.goldthistle.audit.Place;
+import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.platform.Problem;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -23,13 +26,23 @@ public class AccountService {
     private final ObserverRepository observers;
     private final PasswordEncoder encoder;
     private final SignInGuard guard;
+    private final Sessions sessions;
+    private final AuditTrail audit;
     private final Clock clock;
     private final String nobodysHash;
 
-    AccountService(ObserverRepository observers, PasswordEncoder encoder, SignInGuard guard, Clock clock) {
+    AccountService(
+            ObserverRepository observers,
+            PasswordEncoder encoder,
+            SignInGuard guard,
+            Sessions sessions,
+            AuditTrail audit,
+            Clock clock) {
         this.observers = observers;
         this.encoder = encoder;
         this.guard = guard;
+        this.sessions = sessions;
+        this.audit = audit;
         this.clock = clock;
         this.nobodysHash = encoder.encode("nobody signs in with this");
     }
@@ -47,14 +60,9 @@ public class AccountService {
      */
     @Transactional
     public SignedInObserver create(UUID id, String callSign, String passphrase, Role role) {
-        if (passphrase.length() < SHORTEST_PASSPHRASE) {
-            throw Problem.unfit(
-                    "short-passphrase",
-                    "The passphrase of " + callSign + " has " + passphrase.length() + " characters; it must have "
-                            + SHORTEST_PASSPHRASE + " or more. Nobody was added.");
-        }
+        requireLong(callSign, passphrase);
         return observers
-                .save(new Observer(id, callSign, encoder.encode(passphrase), role, clock.instant()))
+                .saveAndFlush(new Observer(id, callSign, encoder.encode(passphrase), role, clock.instant()))
                 .signedIn();
     }
 
@@ -76,13 +84,109 @@ public class AccountService {
         // an unknown call sign takes as long as a known one, so that nobody learns which exist
         boolean fits = encoder.matches(
                 passphrase, observer.map(Observer::passphraseHash).orElse(nobodysHash));
-        if (observer.isEmpty() || !fits) {
+        if (observer.isEmpty() || !fits || observer.get().disabledAt() != null) {
             guard.failed(callSign);
             throw Problem.unknownCaller(
                     "wrong-passphrase", "Call sign and passphrase do not belong together. Check both and try again.");
         }
         guard.succeeded(callSign);
         return observer.get().signedIn();
+    }
+
+    private static void requireLong(String callSign, String passphrase) {
+        if (passphrase.length() < SHORTEST_PASSPHRASE) {
+            throw Problem.unfit(
+                    "short-passphrase",
+                    "The passphrase of " + callSign + " has " + passphrase.length() + " characters; it must have "
+                            + SHORTEST_PASSPHRASE + " or more. Nothing was changed; choose a longer one.");
+        }
+    }
+
+    /** Every observer by call sign. */
+    @Transactional(readOnly = true)
+    List<Observer> everybody() {
+        return observers.findAllByOrderByCallSign();
+    }
+
+    Observer observer(UUID id) {
+        return observers
+                .findById(id)
+                .orElseThrow(
+                        () -> Problem.missing("no-such-observer", "There is no such observer. Nothing was changed."));
+    }
+
+    /**
+     * Changes what an observer may do; they have to sign in again.
+     *
+     * @throws Problem if there is no such role, or no lead would be left
+     */
+    @Transactional
+    Observer changeRole(UUID id, String role, UUID leadId) {
+        Role asked = Coded.find(Role.values(), role)
+                .orElseThrow(() -> Problem.unfit(
+                        "no-such-role",
+                        "A role is " + Coded.codes(Role.values()) + ", but \"" + role + "\" was sent. Nothing was"
+                                + " changed."));
+        Observer observer = observer(id);
+        Role before = observer.signedIn().role();
+        if (asked != before) {
+            requireOtherLead(observer);
+            observer.changeRole(asked);
+            sessions.end(id);
+            audit.note(
+                    Optional.of(leadId),
+                    "changed the role of " + observer.callSign(),
+                    Place.NOWHERE,
+                    before.code(),
+                    asked.code());
+        }
+        return observer;
+    }
+
+    /**
+     * Keeps an observer from signing in and ends their sessions, or lets them in again.
+     *
+     * @throws Problem if no lead would be left
+     */
+    @Transactional
+    Observer disable(UUID id, boolean disabled, UUID leadId) {
+        Observer observer = observer(id);
+        if (disabled == (observer.disabledAt() != null)) {
+            return observer;
+        }
+        if (disabled) {
+            requireOtherLead(observer);
+            observer.disable(clock.instant());
+            sessions.end(id);
+        } else {
+            observer.enable();
+        }
+        audit.note(
+                Optional.of(leadId),
+                disabled ? "kept an observer out" : "let an observer in again",
+                Place.NOWHERE,
+                null,
+                observer.callSign());
+        return observer;
+    }
+
+    /** Gives an observer a new passphrase; they have to sign in again. */
+    @Transactional
+    void replacePassphrase(UUID id, String passphrase) {
+        Observer observer = observer(id);
+        requireLong(observer.callSign(), passphrase);
+        observer.replacePassphrase(encoder.encode(passphrase));
+        sessions.end(id);
+    }
+
+    private void requireOtherLead(Observer observer) {
+        boolean isLead = observer.signedIn().role() == Role.LEAD && observer.disabledAt() == null;
+        if (isLead && observers.countByRoleAndDisabledAtIsNull(Role.LEAD.code()) < 2) {
+            throw Problem.unfit(
+                    "last-lead",
+                    observer.callSign() + " is the only lead, and somebody must keep surveys and people. Nothing was"
+                            + " changed; make somebody else a lead first.");
+        }
     }
 
     /** What an observer said they do not have. */

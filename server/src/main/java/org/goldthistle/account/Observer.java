@@ -22,6 +22,7 @@ class Observer {
     private String passphraseHash;
     private String role;
     private Instant createdAt;
+    private Instant disabledAt;
 
     @JdbcTypeCode(SqlTypes.ARRAY)
     private List<String> lacking = List.of();
@@ -46,6 +47,31 @@ class Observer {
 
     String passphraseHash() {
         return passphraseHash;
+    }
+
+    Instant createdAt() {
+        return createdAt;
+    }
+
+    /** Since when they may not sign in; null: they may. */
+    Instant disabledAt() {
+        return disabledAt;
+    }
+
+    void disable(Instant now) {
+        this.disabledAt = now;
+    }
+
+    void enable() {
+        this.disabledAt = null;
+    }
+
+    void changeRole(Role asked) {
+        this.role = asked.code();
+    }
+
+    void replacePassphrase(String hash) {
+        this.passphraseHash = hash;
     }
 
     /** What they said they do not have. */

@@ -12,8 +12,11 @@ import jakarta.validation.constraints.Size;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.UUID;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.Faculty;
+import org.goldthistle.platform.ForAnybody;
+import org.goldthistle.platform.ForObservers;
 import org.goldthistle.platform.Problem;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -46,6 +49,7 @@ class SessionController {
 
     /** Who is signed in; no content when nobody is. */
     @GetMapping
+    @ForAnybody
     @ApiResponse(responseCode = "200")
     @ApiResponse(responseCode = "204", content = @Content)
     ResponseEntity<ObserverDto> get(@AuthenticationPrincipal SignedInObserver observer) {
@@ -54,6 +58,7 @@ class SessionController {
 
     /** Signs in and starts a session. */
     @PostMapping
+    @ForAnybody
     ObserverDto signIn(@Valid @RequestBody SignInDto body, HttpServletRequest request, HttpServletResponse response) {
         SignedInObserver observer = accounts.signIn(body.callSign().strip(), body.passphrase());
         HttpSession stranger = request.getSession(false);
@@ -72,6 +77,7 @@ class SessionController {
 
     /** Notes what the observer lacks: such checks are offered last and count a quarter. */
     @PutMapping("/lacking")
+    @ForObservers
     ObserverDto changeLacking(@AuthenticationPrincipal SignedInObserver observer, @Valid @RequestBody LackingDto body) {
         Set<Faculty> lacking = EnumSet.noneOf(Faculty.class);
         for (String code : body.lacking()) {
@@ -87,6 +93,7 @@ class SessionController {
 
     private ObserverDto dto(SignedInObserver observer) {
         return new ObserverDto(
+                observer.id(),
                 observer.callSign(),
                 observer.role().code(),
                 accounts.lacking(observer.id()).stream().map(Faculty::code).toList());
@@ -94,6 +101,7 @@ class SessionController {
 
     /** Signs out; nothing happens if nobody is signed in. */
     @DeleteMapping
+    @ForAnybody
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void signOut(HttpServletRequest request) {
         HttpSession session = request.getSession(false);
@@ -112,5 +120,5 @@ class SessionController {
     record LackingDto(@NotNull List<@NotNull String> lacking) {}
 
     /** The observer as the browser sees them, with the codes of what they lack. */
-    record ObserverDto(String callSign, String role, List<String> lacking) {}
+    record ObserverDto(UUID id, String callSign, String role, List<String> lacking) {}
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.core.plan.SeasonOutlook;
+import org.goldthistle.platform.ForObservers;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -26,14 +27,9 @@ class BenchController {
         this.calls = calls;
     }
 
-    /** The trees of a survey by plot and tag. */
-    @GetMapping
-    List<TreeRowDto> list(@PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
-        return calls.trees(surveyId, observer.id());
-    }
-
     /** One tree on the observer's Bench. */
     @GetMapping("/{treeId}/bench")
+    @ForObservers
     BenchDto bench(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
@@ -43,6 +39,7 @@ class BenchController {
 
     /** Changes month, stage, origin or habitat for the observer's call. */
     @PutMapping("/{treeId}/circumstances")
+    @ForObservers
     BenchDto changeCircumstances(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
@@ -53,6 +50,7 @@ class BenchController {
 
     /** Changes what the observer's call is for. */
     @PutMapping("/{treeId}/tier")
+    @ForObservers
     BenchDto changeTier(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
@@ -63,6 +61,7 @@ class BenchController {
 
     /** Takes the tree up in another group, for this observer alone. */
     @PutMapping("/{treeId}/group")
+    @ForObservers
     BenchDto changeGroup(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
@@ -73,6 +72,7 @@ class BenchController {
 
     /** Notes that the observer has read what wounding this tree means. */
     @PutMapping("/{treeId}/wounding-caution")
+    @ForObservers
     BenchDto acknowledgeWounding(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
@@ -82,6 +82,7 @@ class BenchController {
 
     /** Marks what every member of the group shares. */
     @PutMapping("/{treeId}/gate/{markId}")
+    @ForObservers
     BenchDto markGate(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
@@ -93,6 +94,7 @@ class BenchController {
 
     /** In which months the tree could be settled. */
     @GetMapping("/{treeId}/outlook")
+    @ForObservers
     List<MonthDto> outlook(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
@@ -120,6 +122,7 @@ class BenchController {
 
     /** Records a reading; the query says for how many seconds it waited on the observer's device. */
     @PutMapping("/{treeId}/readings/{readingId}")
+    @ForObservers
     BenchDto recordReading(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
@@ -136,6 +139,7 @@ class BenchController {
 
     /** Signs the observer's call. */
     @PutMapping("/{treeId}/determinations/{determinationId}")
+    @ForObservers
     BenchDto sign(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,

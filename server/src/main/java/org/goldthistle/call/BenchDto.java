@@ -2,6 +2,7 @@ package org.goldthistle.call;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.goldthistle.core.hybrid.Ancestry;
 import org.goldthistle.core.plan.NextChecks;
@@ -32,9 +33,10 @@ import org.springframework.lang.Nullable;
  * @param dulled ids of the characters that count a quarter, since the observer lacks what they ask for
  * @param cautionRead whether the observer has read what wounding this tree means
  * @param determinations of every observer, the newest first
+ * @param memoryAids this observer's own notes, by character
  */
 record BenchDto(
-        TreeDto tree,
+        BenchTree tree,
         UUID sheetVersionId,
         int sheetVersion,
         @Nullable Integer newerVersion,
@@ -51,18 +53,20 @@ record BenchDto(
         List<String> outOfSeason,
         List<String> dulled,
         boolean cautionRead,
-        List<DeterminationDto> determinations) {
+        List<DeterminationDto> determinations,
+        Map<String, String> memoryAids) {
 
     static BenchDto of(
             SurveyedTree tree,
             CallInHand call,
             StoredSheet newest,
             CallRecord onRecord,
-            List<DeterminationDto> determinations) {
+            List<DeterminationDto> determinations,
+            Map<String, String> memoryAids) {
         Assessment assessment = call.assessment(onRecord);
         List<DiagnosticCharacter> characters = call.sheet().sheet().characters();
         return new BenchDto(
-                TreeDto.of(tree),
+                BenchTree.of(tree),
                 call.sheet().id(),
                 call.sheet().version(),
                 newest.version() > call.sheet().version() ? newest.version() : null,
@@ -89,28 +93,37 @@ record BenchDto(
                         .map(DiagnosticCharacter::id)
                         .toList(),
                 call.cautionRead(),
-                determinations);
+                determinations,
+                memoryAids);
     }
 
-    /** The tree itself; its group is what the plot says, which the observer may have found otherwise. */
-    record TreeDto(
+    /** The tree itself; its group is what the plot says, which the observer may have found otherwise. A clone has stems. */
+    record BenchTree(
             UUID id,
             UUID surveyId,
             String surveyName,
             boolean woundingAllowed,
+            boolean laboratoryUsed,
+            boolean closed,
+            UUID plotId,
             String plotCode,
             int tag,
             String groupId,
+            int stems,
             int diameterMillimetres) {
-        static TreeDto of(SurveyedTree tree) {
-            return new TreeDto(
+        static BenchTree of(SurveyedTree tree) {
+            return new BenchTree(
                     tree.id(),
                     tree.surveyId(),
                     tree.surveyName(),
-                    tree.woundingAllowed(),
+                    tree.rules().woundingAllowed(),
+                    tree.rules().laboratoryUsed(),
+                    tree.rules().closed(),
+                    tree.plotId(),
                     tree.plotCode(),
                     tree.tag(),
                     tree.groupId(),
+                    tree.stems(),
                     tree.diameterMillimetres());
         }
     }

@@ -36,7 +36,7 @@ class Call {
 
     protected Call() {}
 
-    Call(UUID treeId, UUID observerId, StoredSheet sheet, Circumstances circumstances, Instant openedAt) {
+    Call(UUID treeId, UUID observerId, StoredSheet sheet, Circumstances circumstances, Tier tier, Instant openedAt) {
         this.id = UUID.randomUUID();
         this.treeId = treeId;
         this.observerId = observerId;
@@ -44,7 +44,7 @@ class Call {
         this.groupId = sheet.sheet().id();
         this.openedAt = openedAt;
         this.takenUpAt = openedAt;
-        this.tier = Tier.TALLY.code();
+        this.tier = tier.code();
         change(circumstances);
     }
 
@@ -90,6 +90,10 @@ class Call {
 
     UUID treeId() {
         return treeId;
+    }
+
+    String groupId() {
+        return groupId;
     }
 
     UUID sheetVersionId() {

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.goldthistle.core.Coded;
 import org.goldthistle.core.balance.Weighing;
 import org.goldthistle.core.reading.Evidence;
 import org.goldthistle.core.reading.GateMark;
@@ -17,15 +18,19 @@ import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.sheet.School;
 import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
+import org.goldthistle.core.verdict.Costs;
 import org.goldthistle.core.verdict.Terms;
 import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.library.StoredSheet;
+import org.goldthistle.survey.SurveyRules;
+import org.springframework.lang.Nullable;
 
 /**
  * A call as it stands: the sheet, the circumstances and every entry in order. Unsaved for a tree that the observer
  * has not touched yet.
  *
  * @param lacking what the observer said they do not have
+ * @param rules of the survey
  * @param cautionRead whether the observer has read what wounding this tree means
  */
 record CallInHand(
@@ -33,7 +38,7 @@ record CallInHand(
         Circumstances circumstances,
         Tier tier,
         Set<Faculty> lacking,
-        boolean woundingAllowed,
+        SurveyRules rules,
         boolean cautionRead,
         List<ReadingEntry> entries,
         List<GateEntry> gateEntries,
@@ -76,6 +81,7 @@ record CallInHand(
         return evidenceOf(
                 sheet,
                 circumstances,
+                records(),
                 lacking,
                 counting().stream().map(ReadingEntry::reading).toList(),
                 gate());
@@ -86,8 +92,50 @@ record CallInHand(
         return Assessment.of(
                 sheet.model(),
                 evidence(),
-                new Terms(tier, Optional.empty(), woundingAllowed ? Harm.WOUND : Harm.SAMPLE, Optional.empty()),
+                new Terms(tier, school(), rules.woundingAllowed() ? Harm.WOUND : Harm.SAMPLE, costs()),
                 onRecord);
+    }
+
+    /** The school whose weights the survey uses; empty: the sheet's own. */
+    Optional<School> school() {
+        return schoolOf(rules.school());
+    }
+
+    static Optional<School> schoolOf(@Nullable String code) {
+        return code == null
+                ? Optional.empty()
+                : Optional.of(Coded.find(School.values(), code).orElseThrow());
+    }
+
+    private Optional<Costs> costs() {
+        return rules.wrongYes() == null || rules.wrongNo() == null
+                ? Optional.empty()
+                : Optional.of(new Costs(rules.wrongYes(), rules.wrongNo()));
+    }
+
+    /** The district's verified trees of this group, as far as the sheet knows their taxa. */
+    Map<String, Integer> records() {
+        Map<String, Integer> known = new LinkedHashMap<>();
+        rules.recordsOf(sheet.sheet().id()).forEach((taxon, trees) -> {
+            if (sheet.sheet().taxonIndex(taxon) >= 0) {
+                known.put(taxon, trees);
+            }
+        });
+        return known;
+    }
+
+    /** The same call as it would be in another month. */
+    CallInHand inMonth(int month) {
+        return new CallInHand(
+                sheet,
+                new Circumstances(month, circumstances.stage(), circumstances.origin(), circumstances.habitat()),
+                tier,
+                lacking,
+                rules,
+                cautionRead,
+                entries,
+                gateEntries,
+                photos);
     }
 
     /** The balances under one school's weights. */
@@ -95,19 +143,20 @@ record CallInHand(
         return Weighing.of(sheet.model(), evidence(), school);
     }
 
-    static Figures figuresOf(StoredSheet sheet, Evidence evidence) {
-        return Figures.of(Weighing.of(sheet.model(), evidence, Optional.empty()));
+    static Figures figuresOf(StoredSheet sheet, Evidence evidence, Optional<School> school) {
+        return Figures.of(Weighing.of(sheet.model(), evidence, school));
     }
 
     /** @throws org.goldthistle.core.RefusedException if a reading or a mark does not fit the sheet */
     static Evidence evidenceOf(
             StoredSheet sheet,
             Circumstances circumstances,
+            Map<String, Integer> records,
             Set<Faculty> lacking,
             List<NewReading> readings,
             List<GateMark> gate) {
         List<Observation> observations =
                 readings.stream().map(NewReading::toObservation).toList();
-        return Evidence.of(sheet.sheet(), circumstances.toContext(lacking), observations, gate);
+        return Evidence.of(sheet.sheet(), circumstances.toContext(records, lacking), observations, gate);
     }
 }

@@ -1,7 +1,5 @@
 package org.goldthistle.call;
 
-import java.util.Collection;
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -11,5 +9,5 @@ interface CallRepository extends JpaRepository<Call, UUID> {
 
     Optional<Call> findByTreeIdAndObserverIdAndGroupId(UUID treeId, UUID observerId, String groupId);
 
-    List<Call> findByObserverIdAndTreeIdInOrderByTakenUpAt(UUID observerId, Collection<UUID> treeIds);
+    boolean existsByTreeId(UUID treeId);
 }

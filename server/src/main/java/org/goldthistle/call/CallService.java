@@ -4,15 +4,19 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.goldthistle.audit.AuditTrail;
+import org.goldthistle.audit.Place;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.core.plan.SeasonOutlook;
 import org.goldthistle.core.reading.GateMark;
 import org.goldthistle.core.sheet.Faculty;
+import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
@@ -20,9 +24,10 @@ import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.library.StoredSheet;
 import org.goldthistle.platform.Problem;
-import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.SurveyedTree;
+import org.goldthistle.survey.TreeService;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,7 +35,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class CallService {
     /** The same readings always give the same outlook. */
-    private static final long OUTLOOK_SEED = 1;
+    static final long OUTLOOK_SEED = 1;
 
     /** A reading that waited in a browser for longer than this counts as this old. */
     private static final Duration LONGEST_HELD_BACK = Duration.ofDays(60);
@@ -40,7 +45,9 @@ public class CallService {
     private final ReadingRepository readings;
     private final GateRepository gates;
     private final DeterminationRepository determinations;
-    private final SurveyService surveys;
+    private final TreeService trees;
+    private final CallStates states;
+    private final AuditTrail audit;
     private final LibraryService library;
     private final JdbcClient jdbc;
     private final Clock clock;
@@ -51,7 +58,9 @@ public class CallService {
             ReadingRepository readings,
             GateRepository gates,
             DeterminationRepository determinations,
-            SurveyService surveys,
+            TreeService trees,
+            CallStates states,
+            AuditTrail audit,
             LibraryService library,
             JdbcClient jdbc,
             Clock clock) {
@@ -60,7 +69,9 @@ public class CallService {
         this.readings = readings;
         this.gates = gates;
         this.determinations = determinations;
-        this.surveys = surveys;
+        this.trees = trees;
+        this.states = states;
+        this.audit = audit;
         this.library = library;
         this.jdbc = jdbc;
         this.clock = clock;
@@ -69,22 +80,19 @@ public class CallService {
     /** A tree as one observer's Bench shows it. */
     @Transactional(readOnly = true)
     BenchDto bench(TreeOfObserver of) {
-        return desk.bench(surveys.tree(of.surveyId(), of.treeId(), of.observerId()), of.observerId());
-    }
-
-    /** The trees of a survey, each with what the observer made of it and what was signed. */
-    @Transactional(readOnly = true)
-    List<TreeRowDto> trees(UUID surveyId, UUID observerId) {
-        return desk.trees(surveyId, observerId);
+        return desk.bench(trees.tree(of.surveyId(), of.treeId(), of.observerId()), of.observerId());
     }
 
     /** Changes the circumstances of the observer's call. */
     @Transactional
     BenchDto changeCircumstances(TreeOfObserver of, Circumstances circumstances) {
         SurveyedTree tree = openForWriting(of);
-        refusedAs("unfit-context", () -> circumstances.toContext(Set.of()));
-        callOf(tree, of.observerId()).change(circumstances);
-        return desk.bench(tree, of.observerId());
+        refusedAs("unfit-context", () -> circumstances.toContext(Map.of(), Set.of()));
+        Call call = callOf(tree, of.observerId());
+        Circumstances before = call.circumstances();
+        call.change(circumstances);
+        audit.noteChange(of.observerId(), "changed the circumstances", place(tree), before, circumstances);
+        return states.keptBench(tree, of.observerId());
     }
 
     /** Changes what the observer's call is for. */
@@ -96,8 +104,12 @@ public class CallService {
                         "no-such-tier",
                         "A call is for " + Coded.codes(Tier.values()) + ", but \"" + tier + "\" was sent. Nothing was"
                                 + " changed."));
-        callOf(tree, of.observerId()).changeTier(asked);
-        return desk.bench(tree, of.observerId());
+        requireUsed(tree, asked);
+        Call call = callOf(tree, of.observerId());
+        String before = call.tier().code();
+        call.changeTier(asked);
+        audit.noteChange(of.observerId(), "changed what the call is for", place(tree), before, tier);
+        return states.keptBench(tree, of.observerId());
     }
 
     /** Takes the tree up in another group, for this observer alone; what was read in the one before is kept there. */
@@ -110,7 +122,8 @@ public class CallService {
                 .orElseGet(() -> opened(tree, of.observerId(), sheet))
                 .takeUpAfter(left, clock.instant());
         calls.flush();
-        return desk.bench(tree, of.observerId());
+        audit.noteChange(of.observerId(), "took the tree up in another group", place(tree), left.groupId(), groupId);
+        return states.keptBench(tree, of.observerId());
     }
 
     /** Notes that the observer has read what wounding this tree means. */
@@ -118,13 +131,13 @@ public class CallService {
     BenchDto acknowledgeWounding(TreeOfObserver of) {
         SurveyedTree tree = openForWriting(of);
         callOf(tree, of.observerId()).acknowledgeWounding(clock.instant());
-        return desk.bench(tree, of.observerId());
+        return states.keptBench(tree, of.observerId());
     }
 
     /** In which months the tree could be settled, by what the observer has read so far. */
     @Transactional(readOnly = true)
     List<SeasonOutlook.Month> outlook(TreeOfObserver of) {
-        SurveyedTree tree = surveys.tree(of.surveyId(), of.treeId(), of.observerId());
+        SurveyedTree tree = trees.tree(of.surveyId(), of.treeId(), of.observerId());
         return desk.callInHand(tree, of.observerId())
                 .assessment(CallRecord.EMPTY)
                 .outlook(OUTLOOK_SEED)
@@ -157,14 +170,15 @@ public class CallService {
             Duration age = heldBack.compareTo(LONGEST_HELD_BACK) > 0 ? LONGEST_HELD_BACK : heldBack;
             readings.saveAndFlush(new ReadingEntry(readingId, call.id(), reading, now.minus(age), now));
         }
-        return desk.bench(tree, of.observerId());
+        return states.keptBench(tree, of.observerId());
     }
 
     private static void requireFit(StoredSheet sheet, Circumstances circumstances, NewReading reading) {
         if (!reading.isWithdrawn()) {
             refusedAs(
                     "unfit-reading",
-                    () -> CallInHand.evidenceOf(sheet, circumstances, Set.<Faculty>of(), List.of(reading), List.of()));
+                    () -> CallInHand.evidenceOf(
+                            sheet, circumstances, Map.of(), Set.<Faculty>of(), List.of(reading), List.of()));
         } else if (sheet.sheet().character(reading.character()).isEmpty()) {
             throw Problem.unfit(
                     "unfit-reading",
@@ -180,7 +194,7 @@ public class CallService {
         if (!wounds || reading.notSeen() || reading.isWithdrawn()) {
             return;
         }
-        if (!tree.woundingAllowed()) {
+        if (!tree.rules().woundingAllowed()) {
             throw Problem.unfit(
                     "wounding-off",
                     "This check wounds the tree, and this survey does not allow that. It was not stored; your other"
@@ -215,12 +229,13 @@ public class CallService {
                     () -> CallInHand.evidenceOf(
                             sheet,
                             call.circumstances(),
+                            Map.of(),
                             Set.<Faculty>of(),
                             List.of(),
                             List.of(new GateMark(item, true))));
             gates.saveAndFlush(new GateEntry(markId, call.id(), item, said, clock.instant()));
         }
-        return desk.bench(tree, of.observerId());
+        return states.keptBench(tree, of.observerId());
     }
 
     /**
@@ -234,7 +249,7 @@ public class CallService {
         Optional<Determination> known = determinations.findById(determinationId);
         if (known.isPresent()) {
             requireSame(isSame(known.get(), of, signed), "determination");
-            return desk.bench(tree, of.observerId());
+            return states.keptBench(tree, of.observerId());
         }
         callOf(tree, of.observerId());
         CallInHand call = desk.callInHand(tree, of.observerId());
@@ -247,16 +262,49 @@ public class CallService {
         SigningRules.check(call, assessment, signed);
         determinations.saveAndFlush(new Determination(
                 determinationId, tree.id(), of.observerId(), signed, Snapshot.of(call, assessment), clock.instant()));
-        return desk.bench(tree, of.observerId());
+        noteSigned(tree, of.observerId(), call, signed);
+        return states.keptBenchAndOthers(tree, of.observerId());
     }
+
+    private void noteSigned(SurveyedTree tree, UUID observerId, CallInHand call, NewDetermination signed) {
+        GroupSheet sheet = call.sheet().sheet();
+        String name = signed.taxonId() == null
+                ? sheet.fallback().commonName()
+                : sheet.taxon(signed.taxonId()).orElseThrow().name().commonName();
+        trees.stands(tree.id(), signed.outcome(), name, signed.month());
+        audit.note(
+                Optional.of(observerId),
+                "signed the call",
+                place(tree),
+                null,
+                new Signed(signed.outcome(), name, signed.month()));
+    }
+
+    private static void requireUsed(SurveyedTree tree, Tier asked) {
+        if (asked == Tier.CONTROL && !tree.rules().controlUsed()) {
+            throw Problem.unfit(
+                    "control-unused",
+                    "This survey plans no control, so its calls are for the tally or the record. Nothing was changed;"
+                            + " ask your lead.");
+        }
+    }
+
+    private static Place place(SurveyedTree tree) {
+        return new Place(tree.surveyId(), tree.plotId(), tree.id());
+    }
+
+    /** What the trail keeps of a signature. */
+    private record Signed(
+            String outcome, String name, @Nullable Integer month) {}
 
     private Call callOf(SurveyedTree tree, UUID observerId) {
         return calls.findFirstByTreeIdAndObserverIdOrderByTakenUpAtDesc(tree.id(), observerId)
-                .orElseGet(() -> opened(tree, observerId, library.newest(tree.groupId())));
+                .orElseGet(() -> opened(tree, observerId, library.newest(Desk.groupOf(tree))));
     }
 
     private Call opened(SurveyedTree tree, UUID observerId, StoredSheet sheet) {
-        return calls.save(new Call(tree.id(), observerId, sheet, desk.circumstancesOf(tree), clock.instant()));
+        return calls.save(new Call(
+                tree.id(), observerId, sheet, desk.circumstancesOf(tree), Desk.defaultTier(tree), clock.instant()));
     }
 
     /** The tree of a call that is about to be written to, and the id of the call. */
@@ -266,7 +314,12 @@ public class CallService {
 
     /** One observer's writes on one tree come one after the other, so that a request sent twice is seen to be so. */
     private SurveyedTree openForWriting(TreeOfObserver of) {
-        SurveyedTree tree = surveys.tree(of.surveyId(), of.treeId(), of.observerId());
+        SurveyedTree tree = trees.tree(of.surveyId(), of.treeId(), of.observerId());
+        if (tree.rules().closed()) {
+            throw Problem.conflict(
+                    "survey-closed",
+                    "This survey is closed and can only be read. Nothing was stored; a lead can open it again.");
+        }
         jdbc.sql("select 1 from pg_advisory_xact_lock(?)")
                 .param(lockKey(of.treeId()) * 31 + lockKey(of.observerId()))
                 .query(Integer.class)
@@ -300,11 +353,7 @@ public class CallService {
         try {
             check.run();
         } catch (RefusedException refused) {
-            throw Problem.unfit(
-                    type,
-                    "This does not fit: " + refused.getMessage() + ". It was not stored; what was stored before is"
-                            + " kept. Correct it and send again.",
-                    refused.refusals());
+            throw Problem.unfit(type, refused);
         }
     }
 }

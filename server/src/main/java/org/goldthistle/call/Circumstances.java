@@ -22,10 +22,11 @@ record Circumstances(
         @NotNull List<String> habitat) {
 
     /**
+     * @param records verified trees of the district by taxon
      * @param lacking what the observer does not have
      * @throws org.goldthistle.core.RefusedException if a code is unknown or the month out of range
      */
-    Context toContext(Set<Faculty> lacking) {
+    Context toContext(Map<String, Integer> records, Set<Faculty> lacking) {
         var refusals = new Refusals();
         Optional<LifeStage> lifeStage = Coded.find(LifeStage.values(), stage);
         refusals.require(lifeStage.isPresent(), "stage", stage, Coded.codes(LifeStage.values()));
@@ -39,6 +40,6 @@ record Circumstances(
         }
         refusals.throwIfAny();
         return new Context(
-                month, lifeStage.get(), treeOrigin.get(), keys, Optional.empty(), Optional.empty(), Map.of(), lacking);
+                month, lifeStage.get(), treeOrigin.get(), keys, Optional.empty(), Optional.empty(), records, lacking);
     }
 }

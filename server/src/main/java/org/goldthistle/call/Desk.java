@@ -3,20 +3,20 @@ package org.goldthistle.call;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.goldthistle.account.AccountService;
+import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.core.verdict.CallRecord;
 import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.library.StoredSheet;
-import org.goldthistle.survey.SurveyService;
+import org.goldthistle.platform.Problem;
 import org.goldthistle.survey.SurveyedTree;
 import org.springframework.stereotype.Component;
 
@@ -28,7 +28,7 @@ class Desk {
     private final GateRepository gates;
     private final PhotoRepository photos;
     private final DeterminationRepository determinations;
-    private final SurveyService surveys;
+    private final MemoryAids aids;
     private final LibraryService library;
     private final AccountService accounts;
     private final Clock clock;
@@ -39,7 +39,7 @@ class Desk {
             GateRepository gates,
             PhotoRepository photos,
             DeterminationRepository determinations,
-            SurveyService surveys,
+            MemoryAids aids,
             LibraryService library,
             AccountService accounts,
             Clock clock) {
@@ -48,7 +48,7 @@ class Desk {
         this.gates = gates;
         this.photos = photos;
         this.determinations = determinations;
-        this.surveys = surveys;
+        this.aids = aids;
         this.library = library;
         this.accounts = accounts;
         this.clock = clock;
@@ -58,44 +58,40 @@ class Desk {
     BenchDto bench(SurveyedTree tree, UUID observerId) {
         List<Determination> signed = signedFor(List.of(tree.id()));
         CallInHand call = callInHand(tree, observerId);
-        CallRecord onRecord = new CallRecord(!call.photos().isEmpty(), Set.of(), false, standingTaxa(signed));
         StoredSheet newest = library.newest(call.sheet().sheet().id());
-        return BenchDto.of(tree, call, newest, onRecord, dtos(signed, callSigns(signed)));
+        return BenchDto.of(
+                tree,
+                call,
+                newest,
+                onRecord(call, signed),
+                dtos(signed, callSigns(signed)),
+                aids.of(observerId, call.sheet().sheet().id()));
     }
 
     /** The call that an observer has in hand on a tree. */
     CallInHand callInHand(SurveyedTree tree, UUID observerId) {
-        Set<Faculty> lacking = accounts.lacking(observerId);
-        return calls.findFirstByTreeIdAndObserverIdOrderByTakenUpAtDesc(tree.id(), observerId)
-                .map(call ->
-                        laidOut(List.of(call), Map.of(tree.id(), tree), lacking).get(call.id()))
-                .orElseGet(() -> untouched(tree, library.newest(tree.groupId()), lacking));
+        return begunCall(tree, observerId)
+                .map(Begun::inHand)
+                .orElseGet(() -> untouched(tree, library.newest(groupOf(tree)), accounts.lacking(observerId)));
     }
 
-    /** The trees of a survey, each with what the observer made of it and what was signed. */
-    List<TreeRowDto> trees(UUID surveyId, UUID observerId) {
-        List<SurveyedTree> trees = surveys.trees(surveyId, observerId);
-        Map<UUID, SurveyedTree> treeById =
-                trees.stream().collect(Collectors.toMap(SurveyedTree::id, Function.identity()));
-        Set<Faculty> lacking = accounts.lacking(observerId);
-        Map<UUID, Call> inHand = new HashMap<>();
-        calls.findByObserverIdAndTreeIdInOrderByTakenUpAt(observerId, treeById.keySet())
-                .forEach(call -> inHand.put(call.treeId(), call)); // the last one taken up stays
-        Map<UUID, CallInHand> byCall = laidOut(inHand.values(), treeById, lacking);
-        Map<UUID, List<Determination>> signedByTree =
-                signedFor(treeById.keySet()).stream().collect(Collectors.groupingBy(Determination::treeId));
-        Map<UUID, String> callSigns =
-                callSigns(signedByTree.values().stream().flatMap(List::stream).toList());
-        Map<String, StoredSheet> newest = new HashMap<>();
-        return trees.stream()
-                .map(tree -> {
-                    Call call = inHand.get(tree.id());
-                    CallInHand mine = call == null
-                            ? untouched(tree, newest.computeIfAbsent(tree.groupId(), library::newest), lacking)
-                            : byCall.get(call.id());
-                    return TreeRowDto.of(tree, mine, dtos(signedByTree.getOrDefault(tree.id(), List.of()), callSigns));
-                })
-                .toList();
+    /** The call that an observer has in hand on a tree; empty: they have not touched it. */
+    Optional<Begun> begunCall(SurveyedTree tree, UUID observerId) {
+        return calls.findFirstByTreeIdAndObserverIdOrderByTakenUpAtDesc(tree.id(), observerId)
+                .map(call -> new Begun(call.id(), laidOut(call, tree, accounts.lacking(observerId))));
+    }
+
+    /** A call that is in the record. */
+    record Begun(UUID callId, CallInHand inHand) {}
+
+    /** Sends what was changed to the database, for those who ask it in its own words. */
+    void flush() {
+        calls.flush();
+    }
+
+    /** What is on record of a tree beside an observer's readings. */
+    CallRecord onRecord(CallInHand call, List<Determination> signed) {
+        return new CallRecord(!call.photos().isEmpty(), Set.of(), false, standingTaxa(signed));
     }
 
     /** What was signed for trees, the newest first. */
@@ -116,42 +112,58 @@ class Desk {
                 .collect(Collectors.toSet());
     }
 
+    /**
+     * The group that the plot says a tree belongs to.
+     *
+     * @throws Problem if it is plainly one taxon, or another stem bears its call
+     */
+    static String groupOf(SurveyedTree tree) {
+        if (tree.cloneOf() != null) {
+            throw Problem.conflict(
+                    "stem-of-a-clone",
+                    "Tree " + tree.tag() + " is a stem of a clone whose call another stem bears. Nothing was stored;"
+                            + " open that stem from the plot.");
+        }
+        if (tree.groupId() == null) {
+            throw Problem.conflict(
+                    "plain-tree",
+                    "Tree " + tree.tag() + " is recorded as a taxon that nobody doubts. Nothing was stored; give it a"
+                            + " group in its plot first, then open it here.");
+        }
+        return tree.groupId();
+    }
+
     /** How a tree stands before its observer says otherwise. */
     Circumstances circumstancesOf(SurveyedTree tree) {
         return new Circumstances(LocalDate.now(clock).getMonthValue(), tree.stage(), tree.origin(), tree.habitat());
     }
 
-    private Map<UUID, CallInHand> laidOut(
-            Collection<Call> all, Map<UUID, SurveyedTree> treeById, Set<Faculty> lacking) {
-        List<UUID> ids = all.stream().map(Call::id).toList();
-        Map<UUID, List<ReadingEntry>> entries = readings.findByCallIdInOrderByEntryOrder(ids).stream()
-                .collect(Collectors.groupingBy(ReadingEntry::callId));
-        Map<UUID, List<GateEntry>> marks =
-                gates.findByCallIdInOrderByEntryOrder(ids).stream().collect(Collectors.groupingBy(GateEntry::callId));
-        Map<UUID, List<KeptPhoto>> pictures =
-                photos.findKept(ids).stream().collect(Collectors.groupingBy(KeptPhoto::callId));
-        return all.stream()
-                .collect(Collectors.toMap(
-                        Call::id,
-                        call -> new CallInHand(
-                                library.find(call.sheetVersionId()),
-                                call.circumstances(),
-                                call.tier(),
-                                lacking,
-                                treeById.get(call.treeId()).woundingAllowed(),
-                                call.hasReadWoundingCaution(),
-                                entries.getOrDefault(call.id(), List.of()),
-                                marks.getOrDefault(call.id(), List.of()),
-                                pictures.getOrDefault(call.id(), List.of()))));
+    /** What a call is for until its observer says otherwise. */
+    static Tier defaultTier(SurveyedTree tree) {
+        return Coded.find(Tier.values(), tree.rules().defaultTier()).orElseThrow();
+    }
+
+    private CallInHand laidOut(Call call, SurveyedTree tree, Set<Faculty> lacking) {
+        List<UUID> id = List.of(call.id());
+        return new CallInHand(
+                library.find(call.sheetVersionId()),
+                call.circumstances(),
+                call.tier(),
+                lacking,
+                tree.rules(),
+                call.hasReadWoundingCaution(),
+                readings.findByCallIdInOrderByEntryOrder(id),
+                gates.findByCallIdInOrderByEntryOrder(id),
+                photos.findKept(id));
     }
 
     private CallInHand untouched(SurveyedTree tree, StoredSheet sheet, Set<Faculty> lacking) {
         return new CallInHand(
                 sheet,
                 circumstancesOf(tree),
-                Tier.TALLY,
+                defaultTier(tree),
                 lacking,
-                tree.woundingAllowed(),
+                tree.rules(),
                 false,
                 List.of(),
                 List.of(),

@@ -95,7 +95,13 @@ record DeterminationDto(
         Figures again = CallInHand.figuresOf(
                 sheet,
                 CallInHand.evidenceOf(
-                        sheet, snapshot.circumstances(), snapshot.lackedFaculties(), readings, snapshot.gateMarks()));
+                        sheet,
+                        snapshot.circumstances(),
+                        snapshot.localRecords(),
+                        snapshot.lackedFaculties(),
+                        readings,
+                        snapshot.gateMarks()),
+                CallInHand.schoolOf(snapshot.school()));
         return snapshot.sheetSha256().equals(sheet.sha256())
                 && agree(snapshot.figures().withSurroundings(), again.withSurroundings())
                 && agree(snapshot.figures().featuresAlone(), again.featuresAlone());

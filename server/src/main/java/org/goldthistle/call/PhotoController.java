@@ -9,6 +9,7 @@ import java.time.Duration;
 import java.util.Optional;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.platform.ForObservers;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -32,6 +33,7 @@ class PhotoController {
 
     /** Keeps a photo, the body being the file as it is; what it is is told by its content. */
     @PutMapping(path = "/{photoId}", consumes = MediaType.ALL_VALUE)
+    @ForObservers
     BenchDto add(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
@@ -49,6 +51,7 @@ class PhotoController {
 
     /** A photo's file; it never changes. */
     @GetMapping("/{photoId}")
+    @ForObservers
     @ApiResponse(
             responseCode = "200",
             content = @Content(mediaType = "image/*", schema = @Schema(type = "string", format = "binary")))

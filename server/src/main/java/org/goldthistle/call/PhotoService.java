@@ -11,8 +11,8 @@ import java.util.UUID;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.photo.PhotoFile;
 import org.goldthistle.platform.Problem;
-import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.SurveyedTree;
+import org.goldthistle.survey.TreeService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -25,7 +25,8 @@ class PhotoService {
     private final Desk desk;
     private final CallRepository calls;
     private final PhotoRepository photos;
-    private final SurveyService surveys;
+    private final TreeService trees;
+    private final CallStates states;
     private final LibraryService library;
     private final Clock clock;
 
@@ -34,14 +35,16 @@ class PhotoService {
             Desk desk,
             CallRepository calls,
             PhotoRepository photos,
-            SurveyService surveys,
+            TreeService trees,
+            CallStates states,
             LibraryService library,
             Clock clock) {
         this.service = service;
         this.desk = desk;
         this.calls = calls;
         this.photos = photos;
-        this.surveys = surveys;
+        this.trees = trees;
+        this.states = states;
         this.library = library;
         this.clock = clock;
     }
@@ -55,7 +58,7 @@ class PhotoService {
     @Transactional
     BenchDto add(TreeOfObserver of, UUID photoId, Optional<String> character, InputStream sent) {
         UUID callId = service.openCall(of);
-        SurveyedTree tree = surveys.tree(of.surveyId(), of.treeId(), of.observerId());
+        SurveyedTree tree = trees.tree(of.surveyId(), of.treeId(), of.observerId());
         byte[] content = PhotoFile.bytes(sent);
         String print = sha256(content);
         Optional<Photo> known = photos.findById(photoId);
@@ -66,10 +69,10 @@ class PhotoService {
                     "photo");
         } else {
             requireFit(callId, character);
-            PhotoFile file = PhotoFile.read(content, tree.photoPositionKept());
+            PhotoFile file = PhotoFile.read(content, tree.rules().photoPositionKept());
             photos.saveAndFlush(new Photo(photoId, callId, character.orElse(null), print, file, clock.instant()));
         }
-        return desk.bench(tree, of.observerId());
+        return states.keptBench(tree, of.observerId());
     }
 
     private void requireFit(UUID callId, Optional<String> character) {
@@ -96,7 +99,7 @@ class PhotoService {
      */
     @Transactional(readOnly = true)
     Photo find(TreeOfObserver of, UUID photoId) {
-        SurveyedTree tree = surveys.tree(of.surveyId(), of.treeId(), of.observerId());
+        SurveyedTree tree = trees.tree(of.surveyId(), of.treeId(), of.observerId());
         return photos.findById(photoId)
                 .filter(photo -> isVisible(photo, tree, of.observerId()))
                 .orElseThrow(() -> Problem.missing(

@@ -2,6 +2,7 @@ package org.goldthistle.call;
 
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.goldthistle.core.Coded;
@@ -24,6 +25,8 @@ import org.springframework.lang.Nullable;
  * @param lacking codes of what the observer did not have; null in records from before they could say so
  * @param gate marks, in the order in which they were made; null in older records
  * @param photos that belonged to it; null in older records
+ * @param school whose weights counted; null: the sheet's own
+ * @param records verified trees of the district by taxon; null: none, as in older records
  */
 record Snapshot(
         String format,
@@ -35,7 +38,9 @@ record Snapshot(
         Judgement judgement,
         @Nullable List<String> lacking,
         @Nullable List<KeptMark> gate,
-        @Nullable List<KeptPicture> photos) {
+        @Nullable List<KeptPicture> photos,
+        @Nullable String school,
+        @Nullable Map<String, Integer> records) {
 
     private static final String FORMAT = "goldthistle-call/1";
 
@@ -57,7 +62,14 @@ record Snapshot(
                         .toList(),
                 call.photos().stream()
                         .map(photo -> new KeptPicture(photo.id(), photo.character(), photo.sha256()))
-                        .toList());
+                        .toList(),
+                call.rules().school(),
+                call.records());
+    }
+
+    /** Verified trees of the district by taxon. */
+    Map<String, Integer> localRecords() {
+        return records == null ? Map.of() : records;
     }
 
     /** What the observer did not have. */

@@ -13,7 +13,7 @@ import org.springframework.lang.Nullable;
  * One way to look at the readings: with the surroundings or the tree alone, under the sheet's weights or a school's.
  *
  * @param featuresAlone whether the surroundings are left out
- * @param school code of the school whose weights count; null: the sheet's own
+ * @param school code of the school whose weights count; null: the survey's choice, else the sheet's own
  * @param lead id of the taxon with the highest share
  * @param shares of every taxon in the sheet's order, in [0, 1]
  * @param characters the readings that this balance uses, by character
@@ -28,7 +28,7 @@ record View(
         List<String> characters,
         List<Against> against) {
 
-    /** Every view of a call: under the sheet's own weights first, then under each school's. */
+    /** Every view of a call: under the survey's weights first, then under each school's. */
     static List<View> all(CallInHand call) {
         List<View> views = new ArrayList<>();
         addBoth(views, call, Optional.empty());
@@ -39,7 +39,7 @@ record View(
     }
 
     private static void addBoth(List<View> views, CallInHand call, Optional<School> school) {
-        Weighing weighing = call.weighing(school);
+        Weighing weighing = call.weighing(school.or(call::school));
         String code = school.map(School::code).orElse(null);
         views.add(of(weighing.withSurroundings(), false, code));
         views.add(of(weighing.featuresAlone(), true, code));

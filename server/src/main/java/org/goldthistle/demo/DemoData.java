@@ -1,14 +1,21 @@
 package org.goldthistle.demo;
 
+import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
-import java.util.LinkedHashSet;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Set;
+import java.util.Map;
 import java.util.UUID;
 import org.goldthistle.account.AccountService;
 import org.goldthistle.account.Role;
-import org.goldthistle.survey.NewTree;
+import org.goldthistle.core.plot.GeoPosition;
+import org.goldthistle.survey.PlotBody;
+import org.goldthistle.survey.PlotService;
 import org.goldthistle.survey.SurveyService;
+import org.goldthistle.survey.SurveySettings;
+import org.goldthistle.survey.TreeBody;
+import org.goldthistle.survey.TreeService;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -18,23 +25,42 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** On the first start with {@code goldthistle.demo=true}, fills an empty database with a corner of Tarnholt Forest. */
+/** On the first start with {@code goldthistle.demo=true}, fills an empty database with Tarnholt Forest. */
 @Component
 @ConditionalOnProperty("goldthistle.demo")
 class DemoData implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(DemoData.class);
-    private static final int SEASON = 2026;
+
+    /** A corner of the made-up coast; the real place is open ocean. */
+    private static final GeoPosition CORNER = new GeoPosition(55.02, -20.4);
+
+    private static final double WIDE = 6000; // metres
+    private static final double HIGH = 5000;
+    private static final double TO_NORTH = 0;
+    private static final double TO_EAST = 90;
 
     private final AccountService accounts;
     private final SurveyService surveys;
+    private final PlotService plots;
+    private final TreeService trees;
+    private final DemoSeasons seasons;
+    private final EntityManager entities;
     private final String passphrase;
 
     DemoData(
             AccountService accounts,
             SurveyService surveys,
+            PlotService plots,
+            TreeService trees,
+            DemoSeasons seasons,
+            EntityManager entities,
             @Value("${goldthistle.demo.passphrase}") String passphrase) {
         this.accounts = accounts;
         this.surveys = surveys;
+        this.plots = plots;
+        this.trees = trees;
+        this.seasons = seasons;
+        this.entities = entities;
         this.passphrase = passphrase;
     }
 
@@ -44,15 +70,37 @@ class DemoData implements ApplicationRunner {
         if (accounts.hasObservers()) {
             return;
         }
-        Set<UUID> crew = new LinkedHashSet<>();
-        crew.add(observer("Dipper", Role.CREW));
-        crew.add(observer("Siskin", Role.CREW));
-        crew.add(observer("Redpoll", Role.REVIEWER));
-        crew.add(observer("Treecreeper", Role.LEAD));
-        UUID survey = id("survey Tarnholt");
-        surveys.createSurvey(survey, "Kettle Moss round, Tarnholt Forest", "Tarnholt", SEASON, crew);
-        kettleMoss(survey);
-        longRide(id("survey Long Ride"), crew.iterator().next());
+        Map<String, UUID> crew = new LinkedHashMap<>();
+        crew.put("Dipper", observer("Dipper", Role.CREW));
+        crew.put("Siskin", observer("Siskin", Role.CREW));
+        crew.put("Wren", observer("Wren", Role.CREW));
+        crew.put("Nuthatch", observer("Nuthatch", Role.REVIEWER));
+        crew.put("Redpoll", observer("Redpoll", Role.REVIEWER));
+        crew.put("Treecreeper", observer("Treecreeper", Role.LEAD));
+        UUID lead = crew.get("Treecreeper");
+        List<UUID> everybody = List.copyOf(crew.values());
+        Map<Integer, UUID> bySeason = new LinkedHashMap<>();
+        bySeason.put(
+                DemoPlot.OPEN,
+                survey("Tarnholt", "Kettle Moss round, Tarnholt Forest", DemoPlot.OPEN, everybody, lead));
+        bySeason.put(
+                DemoPlot.CLOSED_LATER,
+                survey("Tarnholt 2025", "Sallow Beck round, Tarnholt Forest", DemoPlot.CLOSED_LATER, everybody, lead));
+        bySeason.put(
+                DemoPlot.CLOSED_EARLIER,
+                survey("Tarnholt 2024", "Heron Carr round, Tarnholt Forest", DemoPlot.CLOSED_EARLIER, everybody, lead));
+        kettleMoss(bySeason.get(DemoPlot.OPEN), lead);
+        longRide(crew.get("Dipper"));
+        for (DemoPlot plot : DemoPlot.all()) {
+            UUID survey = bySeason.get(plot.season());
+            UUID id = id("plot " + plot.code());
+            plots.create(survey, id, lead, body(plot.code(), plot.east(), plot.north(), plot.habitat()));
+            seasons.fill(plot, survey, id, crew);
+            entities.flush();
+            entities.clear(); // so that what is kept in memory does not grow with the forest
+        }
+        surveys.close(bySeason.get(DemoPlot.CLOSED_EARLIER), lead, true);
+        surveys.close(bySeason.get(DemoPlot.CLOSED_LATER), lead, true);
         LOG.info("made the demo data");
     }
 
@@ -61,54 +109,113 @@ class DemoData implements ApplicationRunner {
                 .id();
     }
 
-    private void kettleMoss(UUID survey) {
+    private UUID survey(String key, String name, int season, List<UUID> members, UUID by) {
+        UUID survey = id("survey " + key);
+        surveys.create(survey, by, SurveySettings.plain(name, "Tarnholt", season, members, land()));
+        return survey;
+    }
+
+    private static List<List<Double>> land() {
+        List<List<Double>> corners = new ArrayList<>();
+        for (double[] corner : new double[][] {{0, 0}, {WIDE, 200}, {WIDE * 0.9, HIGH}, {300, HIGH * 0.95}}) {
+            GeoPosition at = at(corner[0], corner[1]);
+            corners.add(List.of(at.longitude(), at.latitude()));
+        }
+        return corners;
+    }
+
+    private static GeoPosition at(double east, double north) {
+        return CORNER.at(TO_EAST, east).at(TO_NORTH, north);
+    }
+
+    private static PlotBody body(String code, double east, double north, List<String> habitat) {
+        GeoPosition at = at(east, north);
+        return new PlotBody(
+                code,
+                Math.round(at.latitude() * 1e6) / 1e6,
+                Math.round(at.longitude() * 1e6) / 1e6,
+                DemoStem.RADIUS,
+                (double) Math.round(8 + north / 90),
+                habitat,
+                "",
+                null);
+    }
+
+    /** The plot that newcomers begin with: a tree of nearly every group, none of them read yet. */
+    private void kettleMoss(UUID survey, UUID lead) {
         UUID plot = id("plot Kettle Moss 07");
-        surveys.createPlot(plot, survey, "Kettle Moss 07");
-        tree(plot, 4, "alders", 12, 3.1, 214, "mature", "wild", "waterlogged");
-        tree(plot, 9, "sallows", 57, 6.4, 88, "pole", "wild", "wet", "edge");
-        tree(plot, 11, "bird-cherries", 101, 4.9, 132, "pole", "wild", "mesic", "edge");
-        tree(plot, 16, "buckthorns", 148, 9.8, 61, "mature", "wild", "wet", "acid");
-        tree(plot, 23, "birches", 204, 7.2, 287, "mature", "unknown", "dry", "edge");
-        tree(plot, 24, "birches", 219, 8.8, 141, "pole", "wild", "wet", "acid");
-        tree(plot, 31, "hawthorns", 266, 11.3, 97, "mature", "unknown", "edge");
-        tree(plot, 38, "larches", 311, 10.1, 342, "mature", "planted", "mesic");
-        tree(plot, 40, "firs", 338, 12.4, 398, "mature", "planted", "mesic", "acid");
+        plots.create(survey, plot, lead, body("Kettle Moss 07", 950, 1100, List.of("wet", "acid")));
+        Bare stems = new Bare(survey, plot, lead);
+        stems.add(4, "alders", 12, 3.1, 214, "mature", "wild", "waterlogged");
+        stems.add(9, "sallows", 57, 6.4, 88, "pole", "wild", "wet", "edge");
+        stems.add(11, "bird-cherries", 101, 4.9, 132, "pole", "wild", "mesic", "edge");
+        stems.add(16, "buckthorns", 148, 9.8, 61, "mature", "wild", "wet", "acid");
+        stems.add(23, "birches", 204, 7.2, 287, "mature", "unknown", "dry", "edge");
+        stems.add(24, "birches", 219, 8.8, 141, "pole", "wild", "wet", "acid");
+        stems.add(31, "hawthorns", 266, 11.3, 97, "mature", "unknown", "edge");
+        stems.add(38, "larches", 311, 10.1, 342, "mature", "planted", "mesic");
+        stems.add(40, "firs", 338, 12.4, 398, "mature", "planted", "mesic", "acid");
     }
 
-    /** A second survey that only one observer belongs to, so that what is not shared can be seen not to be. */
-    private void longRide(UUID survey, UUID only) {
-        surveys.createSurvey(survey, "Long Ride avenue, Tarnholt Forest", "Tarnholt", SEASON, Set.of(only));
+    /** A survey that only one observer belongs to, so that what is not shared can be seen not to be. */
+    private void longRide(UUID only) {
+        UUID survey = id("survey Long Ride");
+        surveys.create(
+                survey,
+                only,
+                SurveySettings.plain(
+                        "Long Ride avenue, Tarnholt Forest", "Tarnholt", DemoPlot.OPEN, List.of(only), land()));
         UUID plot = id("plot Long Ride 02");
-        surveys.createPlot(plot, survey, "Long Ride 02");
-        tree(plot, 1, "limes", 5, 2.2, 611, "mature", "planted", "urban");
-        tree(plot, 2, "limes", 93, 8.5, 574, "mature", "planted", "urban", "edge");
+        plots.create(survey, plot, only, body("Long Ride 02", 3300, 2900, List.of("urban")));
+        Bare stems = new Bare(survey, plot, only);
+        stems.add(1, "limes", 5, 2.2, 611, "mature", "planted", "urban");
+        stems.add(2, "limes", 93, 8.5, 574, "mature", "planted", "urban", "edge");
     }
 
-    private void tree(
-            UUID plot,
-            int tag,
-            String group,
-            double azimuth,
-            double distance,
-            int diameter,
-            String stage,
-            String origin,
-            String... habitat) {
-        surveys.createTree(
-                plot,
-                new NewTree(
-                        id("tree " + plot + " " + tag),
-                        tag,
-                        group,
-                        azimuth,
-                        distance,
-                        diameter,
-                        stage,
-                        origin,
-                        List.of(habitat)));
-    }
-
-    private static UUID id(String name) {
+    static UUID id(String name) {
         return UUID.nameUUIDFromBytes(("demo " + name).getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** A plot whose trees were recorded and not read. */
+    private final class Bare {
+        private final UUID survey;
+        private final UUID plot;
+        private final UUID observer;
+
+        Bare(UUID survey, UUID plot, UUID observer) {
+            this.survey = survey;
+            this.plot = plot;
+            this.observer = observer;
+        }
+
+        void add(
+                int tag,
+                String group,
+                double azimuth,
+                double distance,
+                int diameter,
+                String stage,
+                String origin,
+                String... habitat) {
+            trees.create(
+                    survey,
+                    plot,
+                    id("tree " + plot + " " + tag),
+                    observer,
+                    new TreeBody(
+                            tag,
+                            azimuth,
+                            distance,
+                            diameter,
+                            null,
+                            stage,
+                            origin,
+                            List.of(habitat),
+                            "",
+                            group,
+                            null,
+                            null,
+                            null));
+        }
     }
 }

@@ -59,6 +59,12 @@ public class LibraryService {
         return OptionalInt.of(version);
     }
 
+    /** Whether the library has a sheet of a group. */
+    @Transactional(readOnly = true)
+    public boolean has(String groupId) {
+        return versions.newestId(groupId).isPresent();
+    }
+
     /** The newest version of every group's sheet, by group. */
     @Transactional(readOnly = true)
     public List<StoredSheet> newest() {

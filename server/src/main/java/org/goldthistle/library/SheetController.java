@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.goldthistle.core.plan.SeparatingPower;
 import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.platform.ForObservers;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -27,6 +28,7 @@ class SheetController {
 
     /** The newest version of each group's sheet. */
     @GetMapping
+    @ForObservers
     List<GroupDto> list() {
         return library.newest().stream().map(GroupDto::of).toList();
     }
@@ -38,6 +40,7 @@ class SheetController {
      * @param taxa ids of the taxa to be parted, two or more
      */
     @GetMapping("/{versionId}/separation")
+    @ForObservers
     List<SeparationDto> separation(
             @PathVariable UUID versionId,
             @RequestParam int month,
@@ -76,6 +79,7 @@ class SheetController {
 
     /** One version of a group's sheet. */
     @GetMapping("/{versionId}")
+    @ForObservers
     ResponseEntity<SheetDto> get(@PathVariable UUID versionId) {
         return ResponseEntity.ok()
                 .cacheControl(

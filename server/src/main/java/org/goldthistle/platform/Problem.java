@@ -2,7 +2,9 @@ package org.goldthistle.platform;
 
 import java.net.URI;
 import java.util.List;
+import java.util.Optional;
 import org.goldthistle.core.Refusal;
+import org.goldthistle.core.RefusedException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 
@@ -16,12 +18,18 @@ public final class Problem extends RuntimeException {
     private final HttpStatus status;
     private final String type;
     private final transient List<Refusal> refusals;
+    private final transient Optional<Object> kept;
 
-    private Problem(HttpStatus status, String type, String detail, List<Refusal> refusals) {
+    private Problem(HttpStatus status, String type, String detail, List<Refusal> refusals, Optional<Object> kept) {
         super(detail);
         this.status = status;
         this.type = type;
         this.refusals = List.copyOf(refusals);
+        this.kept = kept;
+    }
+
+    private Problem(HttpStatus status, String type, String detail, List<Refusal> refusals) {
+        this(status, type, detail, refusals, Optional.empty());
     }
 
     /** 404: there is no such thing, or not for this caller. */
@@ -34,9 +42,29 @@ public final class Problem extends RuntimeException {
         return new Problem(HttpStatus.CONFLICT, type, detail, List.of());
     }
 
+    /** 409: somebody else changed it in the meantime; carries what is kept now, so that the caller can choose. */
+    public static Problem stale(String what, Object kept) {
+        return new Problem(
+                HttpStatus.CONFLICT,
+                "stale",
+                "Somebody changed this " + what + " after you opened it. Yours was not stored and is still on your"
+                        + " page. Compare the two and choose.",
+                List.of(),
+                Optional.of(kept));
+    }
+
     /** 422: well-formed, but it breaks a rule. */
     public static Problem unfit(String type, String detail) {
         return new Problem(HttpStatus.UNPROCESSABLE_ENTITY, type, detail, List.of());
+    }
+
+    /** 422: what a person typed breaks rules; each refusal is shown at its field. */
+    public static Problem unfit(String type, RefusedException refused) {
+        return unfit(
+                type,
+                "This does not fit: " + refused.getMessage() + ". It was not stored; what was stored before is kept."
+                        + " Correct it and send again.",
+                refused.refusals());
     }
 
     /** 422 with every place that breaks a rule. */
@@ -64,6 +92,7 @@ public final class Problem extends RuntimeException {
         if (!refusals.isEmpty()) {
             problem.setProperty("refusals", refusals);
         }
+        kept.ifPresent(there -> problem.setProperty("kept", there));
         return problem;
     }
 

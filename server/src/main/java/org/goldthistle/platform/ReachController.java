@@ -24,6 +24,7 @@ class ReachController {
     }
 
     @GetMapping("/api/reach")
+    @ForAnybody
     ReachDto reach() throws SocketException {
         InetAddress bound = server.getAddress();
         if (bound == null || bound.isLoopbackAddress()) {

@@ -20,7 +20,10 @@ import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
 import org.springframework.security.web.csrf.XorCsrfTokenRequestAttributeHandler;
 import org.springframework.web.servlet.HandlerExceptionResolver;
 
-/** Who may call what: everything under /api but signing in asks for a session; writes ask for the CSRF token too. */
+/**
+ * Who may call what: everything under /api but signing in asks for a session; writes ask for the CSRF token too. Beyond
+ * that each endpoint states by an annotation of this package who may call it.
+ */
 @Configuration
 class SecurityConfiguration {
     private static final String CONTENT_POLICY =
@@ -31,7 +34,11 @@ class SecurityConfiguration {
     SecurityFilterChain security(
             HttpSecurity http, HandlerExceptionResolver handlerExceptionResolver, ServerProperties server)
             throws Exception {
-        http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/session")
+        http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/session", "/api/welcome")
+                .permitAll()
+                .requestMatchers(HttpMethod.PUT, "/api/welcome")
+                .permitAll()
+                .requestMatchers(HttpMethod.DELETE, "/api/session")
                 .permitAll()
                 .requestMatchers(HttpMethod.GET, "/api/session", "/api/docs", "/api/reach")
                 .permitAll()

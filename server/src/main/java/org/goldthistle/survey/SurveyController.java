@@ -5,6 +5,8 @@ import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.platform.ForLeads;
+import org.goldthistle.platform.ForObservers;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -23,36 +25,34 @@ class SurveyController {
         this.surveys = surveys;
     }
 
-    /** The surveys that the observer belongs to, the newest season first. */
+    /** The surveys that the observer belongs to, the open ones and the newest season first. */
     @GetMapping
+    @ForObservers
     List<SurveyDto> list(@AuthenticationPrincipal SignedInObserver observer) {
-        return surveys.surveysOf(observer.id()).stream().map(SurveyDto::of).toList();
+        return surveys.surveysOf(observer.id());
     }
 
-    /** Changes what a survey allows; for its lead. */
-    @PutMapping("/{surveyId}/permissions")
-    SurveyDto change(
+    /** Sets a survey up, or changes how it is set up. */
+    @PutMapping("/{surveyId}")
+    @ForLeads
+    SurveyDto save(
             @PathVariable UUID surveyId,
             @AuthenticationPrincipal SignedInObserver observer,
-            @Valid @RequestBody Permissions body) {
-        return SurveyDto.of(surveys.change(surveyId, observer, body.woundingAllowed(), body.photoPositionKept()));
+            @Valid @RequestBody SurveySettings body) {
+        return surveys.save(surveyId, observer.id(), body);
     }
 
-    /** Whether trees may be wounded for a check, and whether photos keep where they were taken. */
-    record Permissions(
-            @NotNull Boolean woundingAllowed, @NotNull Boolean photoPositionKept) {}
-
-    /** A survey in a list with what it allows; the season is a year. */
-    record SurveyDto(
-            UUID id, String name, String district, int season, boolean woundingAllowed, boolean photoPositionKept) {
-        static SurveyDto of(Survey survey) {
-            return new SurveyDto(
-                    survey.id(),
-                    survey.name(),
-                    survey.district(),
-                    survey.season(),
-                    survey.woundingAllowed(),
-                    survey.photoPositionKept());
-        }
+    /** Closes a survey, or opens it again. */
+    @PutMapping("/{surveyId}/closed")
+    @ForLeads
+    SurveyDto close(
+            @PathVariable UUID surveyId,
+            @AuthenticationPrincipal SignedInObserver observer,
+            @Valid @RequestBody Closing body) {
+        surveys.close(surveyId, observer.id(), body.closed());
+        return surveys.find(surveyId, observer.id());
     }
+
+    /** Whether it is to be closed, or open. */
+    record Closing(@NotNull Boolean closed) {}
 }

@@ -1,99 +1,225 @@
 package org.goldthistle.survey;
 
+import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
-import org.goldthistle.account.Role;
-import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.account.AccountService;
+import org.goldthistle.audit.AuditTrail;
+import org.goldthistle.audit.Place;
+import org.goldthistle.core.Coded;
+import org.goldthistle.core.Refusals;
+import org.goldthistle.core.RefusedException;
+import org.goldthistle.core.sheet.School;
+import org.goldthistle.core.verdict.Tier;
+import org.goldthistle.library.LibraryService;
 import org.goldthistle.platform.Problem;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Surveys and their trees; nobody sees a survey that they do not belong to. */
+/** Surveys and who belongs to them; nobody sees a survey that they do not belong to. */
 @Service
 public class SurveyService {
     private final SurveyRepository surveys;
-    private final PlotRepository plots;
-    private final TreeRepository trees;
+    private final LibraryService library;
+    private final AccountService accounts;
+    private final AuditTrail audit;
+    private final Clock clock;
 
-    SurveyService(SurveyRepository surveys, PlotRepository plots, TreeRepository trees) {
+    SurveyService(
+            SurveyRepository surveys, LibraryService library, AccountService accounts, AuditTrail audit, Clock clock) {
         this.surveys = surveys;
-        this.plots = plots;
-        this.trees = trees;
-    }
-
-    /** Makes a survey with its members. */
-    @Transactional
-    public void createSurvey(UUID id, String name, String district, int season, Set<UUID> members) {
-        surveys.save(new Survey(id, name, district, season, members));
-    }
-
-    /** Makes a plot of a survey. */
-    @Transactional
-    public void createPlot(UUID id, UUID surveyId, String code) {
-        plots.save(new Plot(id, surveys.getReferenceById(surveyId), code));
-    }
-
-    /** Records a stem of a plot. */
-    @Transactional
-    public void createTree(UUID plotId, NewTree tree) {
-        trees.save(new Tree(plots.getReferenceById(plotId), tree));
+        this.library = library;
+        this.accounts = accounts;
+        this.audit = audit;
+        this.clock = clock;
     }
 
     @Transactional(readOnly = true)
-    List<Survey> surveysOf(UUID observerId) {
-        return surveys.findOf(observerId);
+    List<SurveyDto> surveysOf(UUID observerId) {
+        return surveys.findOf(observerId).stream().map(SurveyDto::of).toList();
     }
 
     /**
-     * Changes what a survey allows.
+     * Sets a survey up, or changes how it is set up. Sent again, it changes nothing.
      *
-     * @throws Problem if the observer does not belong to the survey, or is no lead
+     * @throws Problem if something does not fit, the observer does not belong to it, it is closed, or somebody
+     *     changed it in the meantime
      */
     @Transactional
-    Survey change(UUID surveyId, SignedInObserver observer, boolean wounding, boolean photoPosition) {
-        requireMember(surveyId, observer.id());
-        if (observer.role() != Role.LEAD) {
-            throw Problem.forbidden(
-                    "lead-only", "Only a lead changes what a survey allows. Nothing was changed; ask your lead.");
+    SurveyDto save(UUID surveyId, UUID observerId, SurveySettings asked) {
+        refuseUnfit(asked);
+        Optional<Survey> there = surveys.findById(surveyId);
+        if (there.isEmpty()) {
+            return SurveyDto.of(created(surveyId, observerId, asked));
         }
-        Survey survey = surveys.getReferenceById(surveyId);
-        survey.change(wounding, photoPosition);
+        Survey survey = open(surveyId, observerId);
+        SurveySettings before = survey.settings();
+        if (before.equals(asked.unversioned())) {
+            return SurveyDto.of(survey);
+        }
+        if (!Objects.equals(asked.version(), survey.version())) {
+            throw Problem.stale("survey", SurveyDto.of(survey));
+        }
+        survey.change(asked);
+        surveys.flush();
+        audit.noteChange(observerId, "changed the survey", Place.survey(surveyId), before, survey.settings());
+        return SurveyDto.of(survey);
+    }
+
+    /** Sets a survey up for an observer, who belongs to it from then on. */
+    @Transactional
+    public void create(UUID surveyId, UUID observerId, SurveySettings asked) {
+        refuseUnfit(asked);
+        created(surveyId, observerId, asked);
+    }
+
+    private Survey created(UUID surveyId, UUID observerId, SurveySettings asked) {
+        Survey survey = new Survey(surveyId, asked);
+        survey.addMember(observerId);
+        surveys.saveAndFlush(survey);
+        audit.note(Optional.of(observerId), "set the survey up", Place.survey(surveyId), null, survey.settings());
         return survey;
     }
 
-    /**
-     * The trees of a survey by plot and tag.
-     *
-     * @throws Problem if the observer does not belong to the survey
-     */
-    @Transactional(readOnly = true)
-    public List<SurveyedTree> trees(UUID surveyId, UUID observerId) {
-        requireMember(surveyId, observerId);
-        return trees.findOfSurvey(surveyId).stream().map(Tree::surveyed).toList();
-    }
-
-    /**
-     * One tree of a survey.
-     *
-     * @throws Problem if the observer does not belong to the survey, or the tree does not
-     */
-    @Transactional(readOnly = true)
-    public SurveyedTree tree(UUID surveyId, UUID treeId, UUID observerId) {
-        requireMember(surveyId, observerId);
-        return trees.findInSurvey(surveyId, treeId)
-                .orElseThrow(() -> Problem.missing(
-                        "no-such-tree",
-                        "This survey has no such tree; it may belong to another one. Nothing was stored. Open the tree"
-                                + " from its own survey's list."))
-                .surveyed();
-    }
-
-    private void requireMember(UUID surveyId, UUID observerId) {
-        if (!surveys.isMember(surveyId, observerId)) {
-            throw Problem.missing(
-                    "no-such-survey",
-                    "There is no such survey, or you do not belong to it. Nothing was stored. Ask its lead to add you.");
+    /** Closes a survey, which is read-only from then on, or opens it again. */
+    @Transactional
+    public void close(UUID surveyId, UUID observerId, boolean closed) {
+        Survey survey = belongsTo(surveyId, observerId);
+        if (closed == (survey.closedAt() != null)) {
+            return;
         }
+        if (closed) {
+            survey.close(clock.instant());
+        } else {
+            survey.reopen();
+        }
+        surveys.flush();
+        audit.note(
+                Optional.of(observerId),
+                closed ? "closed the survey" : "opened the survey again",
+                Place.survey(surveyId),
+                null,
+                null);
+    }
+
+    @Transactional(readOnly = true)
+    SurveyDto find(UUID surveyId, UUID observerId) {
+        return SurveyDto.of(belongsTo(surveyId, observerId));
+    }
+
+    /** Adds an observer to those surveys that another one, who lets them in, belongs to. */
+    @Transactional
+    public void addMember(List<UUID> surveyIds, UUID newcomer, UUID letInBy) {
+        for (UUID id : surveyIds) {
+            if (surveys.isMember(id, letInBy)) {
+                surveys.getReferenceById(id).addMember(newcomer);
+                audit.note(Optional.of(letInBy), "added a member", Place.survey(id), null, newcomer);
+            }
+        }
+    }
+
+    /** @throws Problem if the observer does not belong to the survey */
+    @Transactional(readOnly = true)
+    public void requireMember(UUID surveyId, UUID observerId) {
+        if (!surveys.isMember(surveyId, observerId)) {
+            throw noSuchSurvey();
+        }
+    }
+
+    /** @throws Problem if the observer does not belong to the survey, or it is closed */
+    @Transactional(readOnly = true)
+    public void requireOpen(UUID surveyId, UUID observerId) {
+        open(surveyId, observerId);
+    }
+
+    /** The ids of the groups that a survey calls, the whole library's if it names none. */
+    @Transactional(readOnly = true)
+    public List<String> groupsOf(UUID surveyId) {
+        List<String> named = surveys.findById(surveyId).map(Survey::groups).orElse(List.of());
+        return named.isEmpty()
+                ? library.newest().stream().map(stored -> stored.sheet().id()).toList()
+                : named;
+    }
+
+    Survey open(UUID surveyId, UUID observerId) {
+        Survey survey = belongsTo(surveyId, observerId);
+        requireNotClosed(survey.closedAt() != null);
+        return survey;
+    }
+
+    Survey belongsTo(UUID surveyId, UUID observerId) {
+        requireMember(surveyId, observerId);
+        return surveys.getReferenceById(surveyId);
+    }
+
+    static void requireNotClosed(boolean closed) {
+        if (closed) {
+            throw Problem.conflict(
+                    "survey-closed",
+                    "This survey is closed and can only be read. Nothing was stored; a lead can open it again.");
+        }
+    }
+
+    private static Problem noSuchSurvey() {
+        return Problem.missing(
+                "no-such-survey",
+                "There is no such survey, or you do not belong to it. Nothing was stored. Ask its lead to add you.");
+    }
+
+    private void refuseUnfit(SurveySettings asked) {
+        var refusals = new Refusals();
+        refusals.require(
+                asked.school() == null
+                        || Coded.find(School.values(), asked.school()).isPresent(),
+                "school",
+                asked.school(),
+                Coded.codes(School.values()) + ", or none");
+        refusals.require(
+                Coded.find(Tier.values(), asked.defaultTier()).isPresent(),
+                "defaultTier",
+                asked.defaultTier(),
+                Coded.codes(Tier.values()));
+        refusals.require(
+                asked.controlUsed() || !asked.defaultTier().equals(Tier.CONTROL.code()),
+                "defaultTier",
+                asked.defaultTier(),
+                "a tier that this survey uses: control is switched off");
+        refusals.require(
+                (asked.wrongYes() == null) == (asked.wrongNo() == null),
+                "wrongYes",
+                "one cost alone",
+                "the costs of a wrong yes and of a wrong no, or neither");
+        if (asked.area() != null) {
+            DistrictOutline.check(asked.area(), refusals);
+        }
+        List<UUID> known = new ArrayList<>(accounts.callSigns(asked.members()).keySet());
+        refusals.require(
+                known.containsAll(asked.members()), "members", "somebody unknown", "observers who have an account");
+        asked.groups().forEach(group -> requireGroup(refusals, "groups", group));
+        asked.records().forEach(record -> requireRecord(refusals, record));
+        try {
+            refusals.throwIfAny();
+        } catch (RefusedException refused) {
+            throw Problem.unfit("unfit-survey", refused);
+        }
+    }
+
+    private void requireRecord(Refusals refusals, LocalRecord record) {
+        if (requireGroup(refusals, "records", record.groupId())) {
+            refusals.require(
+                    library.newest(record.groupId()).sheet().taxonIndex(record.taxonId()) >= 0,
+                    "records." + record.groupId(),
+                    record.taxonId(),
+                    "a taxon of that group's sheet");
+        }
+    }
+
+    private boolean requireGroup(Refusals refusals, String key, String groupId) {
+        boolean known = library.has(groupId);
+        refusals.require(known, key, groupId, "a group of the library");
+        return known;
     }
 }

@@ -2,24 +2,28 @@ package org.goldthistle.survey;
 
 import java.util.List;
 import java.util.UUID;
+import org.springframework.lang.Nullable;
 
 /**
  * A stem as other features see it; stage, origin and habitat are the codes of a group sheet.
  *
- * @param woundingAllowed whether its survey lets a tree be wounded for a check
- * @param photoPositionKept whether photos of it keep where they were taken
+ * @param rules of its survey
+ * @param groupId null: it is plainly a taxon that nobody doubts
+ * @param cloneOf the stem that bears its call; null: it bears its own
+ * @param stems of its clone, itself included; 1: it stands alone
+ * @param habitat of its own, or its plot's
  */
 public record SurveyedTree(
         UUID id,
         UUID surveyId,
         String surveyName,
-        boolean woundingAllowed,
-        boolean photoPositionKept,
+        SurveyRules rules,
+        UUID plotId,
         String plotCode,
         int tag,
-        String groupId,
-        double azimuthDegrees,
-        double distanceMetres,
+        @Nullable String groupId,
+        @Nullable UUID cloneOf,
+        int stems,
         int diameterMillimetres,
         String stage,
         String origin,

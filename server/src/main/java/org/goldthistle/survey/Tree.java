@@ -1,15 +1,17 @@
 package org.goldthistle.survey;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Version;
 import java.util.List;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 
-/** A stem of a plot that belongs to a confusable group. */
+/** A stem of a plot: a call on the Bench, or plainly a taxon that nobody doubts. */
 @Entity
 class Tree {
     @Id
@@ -19,46 +21,108 @@ class Tree {
     private Plot plot;
 
     private int tag;
-    private String groupId;
     private double azimuthDegrees;
     private double distanceMetres;
     private int diameterMillimetres;
+    private Integer heightDecimetres;
     private String stage;
     private String origin;
 
     @JdbcTypeCode(SqlTypes.ARRAY)
     private List<String> habitat;
 
+    private String conditionNotes;
+    private String groupId;
+    private String plainTaxon;
+    private UUID cloneOf;
+
+    @Column(updatable = false) // afterwards it follows from what is signed
+    private String standsAs;
+
+    @Version
+    private int version;
+
     protected Tree() {}
 
-    Tree(Plot plot, NewTree tree) {
-        this.id = tree.id();
+    Tree(UUID id, Plot plot, TreeBody body) {
+        this.id = id;
         this.plot = plot;
-        this.tag = tree.tag();
-        this.groupId = tree.groupId();
-        this.azimuthDegrees = tree.azimuthDegrees();
-        this.distanceMetres = tree.distanceMetres();
-        this.diameterMillimetres = tree.diameterMillimetres();
-        this.stage = tree.stage();
-        this.origin = tree.origin();
-        this.habitat = List.copyOf(tree.habitat());
+        this.standsAs = body.groupId() == null ? "plain" : "open";
+        change(body);
     }
 
-    SurveyedTree surveyed() {
+    final void change(TreeBody body) {
+        this.tag = body.tag();
+        this.azimuthDegrees = body.azimuthDegrees();
+        this.distanceMetres = body.distanceMetres();
+        this.diameterMillimetres = body.diameterMillimetres();
+        this.heightDecimetres = body.heightDecimetres();
+        this.stage = body.stage();
+        this.origin = body.origin();
+        this.habitat = body.habitat() == null ? null : List.copyOf(body.habitat());
+        this.conditionNotes = body.conditionNotes();
+        this.groupId = body.groupId();
+        this.plainTaxon = body.plainTaxon() == null ? null : body.plainTaxon().strip();
+        this.cloneOf = body.cloneOf();
+    }
+
+    UUID id() {
+        return id;
+    }
+
+    Plot plot() {
+        return plot;
+    }
+
+    String groupId() {
+        return groupId;
+    }
+
+    UUID cloneOf() {
+        return cloneOf;
+    }
+
+    int tag() {
+        return tag;
+    }
+
+    int version() {
+        return version;
+    }
+
+    TreeBody body() {
+        return new TreeBody(
+                tag,
+                azimuthDegrees,
+                distanceMetres,
+                diameterMillimetres,
+                heightDecimetres,
+                stage,
+                origin,
+                habitat,
+                conditionNotes,
+                groupId,
+                plainTaxon,
+                cloneOf,
+                null);
+    }
+
+    /** @param stems of the clone whose call it bears, itself included */
+    SurveyedTree surveyed(int stems) {
         return new SurveyedTree(
                 id,
                 plot.survey().id(),
                 plot.survey().name(),
-                plot.survey().woundingAllowed(),
-                plot.survey().photoPositionKept(),
+                plot.survey().rules(),
+                plot.id(),
                 plot.code(),
                 tag,
                 groupId,
-                azimuthDegrees,
-                distanceMetres,
+                cloneOf,
+                stems,
                 diameterMillimetres,
                 stage,
                 origin,
-                List.copyOf(habitat));
+                habitat == null ? plot.habitat() : List.copyOf(habitat));
     }
 }

@@ -53,9 +53,9 @@ class BenchTest extends ServerTest {
 
         assertThat(other.path("gate")).isEmpty();
         assertThat(other.at("/tree/groupId").asText()).isEqualTo("sallows");
-        assertThat(row(siskin, 9).path("groupId").asText()).isEqualTo("alders");
-        assertThat(row(siskin, 9).path("elsewhere").asBoolean()).isTrue();
-        assertThat(row(signedIn("Dipper"), 9).path("groupId").asText()).isEqualTo("sallows");
+        assertThat(row(siskin, 9).path("readAs").asText()).isEqualTo("alders");
+        assertThat(row(siskin, 9).path("groupId").asText()).isEqualTo("sallows");
+        assertThat(row(signedIn("Dipper"), 9).has("readAs")).isFalse();
         JsonNode back =
                 siskin.put(treePath(9) + "/group", Map.of("groupId", "sallows")).expect(200);
         assertThat(back.path("gate")).hasSize(1);
@@ -98,7 +98,7 @@ class BenchTest extends ServerTest {
         Caller redpoll = signedIn("Redpoll");
         Map<String, Object> wound = state("inner-bark", "yellow", "yellow");
         redpoll.put(reading(16), wound).expectProblem(422, "wounding-off");
-        permit(redpoll, true).expectProblem(403, "lead-only");
+        permit(redpoll, true).expectProblem(403, "not-yours-to-do");
         permit(signedIn("Treecreeper"), true).expect(200);
 
         redpoll.put(reading(16), wound).expectProblem(422, "caution-unread");
@@ -173,8 +173,7 @@ class BenchTest extends ServerTest {
     }
 
     private JsonNode row(Caller caller, int tag) {
-        String list = treePath(tag).substring(0, treePath(tag).lastIndexOf('/'));
-        for (JsonNode row : caller.get(list).expect(200)) {
+        for (JsonNode row : caller.get(plotPath() + "/trees").expect(200)) {
             if (treePath(tag).endsWith(row.path("id").asText())) {
                 return row;
             }
@@ -183,9 +182,7 @@ class BenchTest extends ServerTest {
     }
 
     private static Caller.Answer permit(Caller caller, boolean wounding) {
-        return caller.put(
-                "/api/surveys/" + demoId("survey Tarnholt") + "/permissions",
-                Map.of("woundingAllowed", wounding, "photoPositionKept", false));
+        return changeSurvey(caller, settings -> settings.put("woundingAllowed", wounding));
     }
 
     private static double weightOf(JsonNode bench) {

@@ -155,9 +155,11 @@ class ReadingTest extends ServerTest {
 
     @Test
     void a_survey_that_one_does_not_belong_to_is_as_if_it_were_not_there() {
-        signedIn("Siskin").get("/api/surveys/" + longRide() + "/trees").expectProblem(404, "no-such-survey");
-        assertThat(signedIn("Siskin").get("/api/surveys").expect(200)).hasSize(1);
-        assertThat(signedIn("Dipper").get("/api/surveys").expect(200)).hasSize(2);
+        signedIn("Siskin").get("/api/surveys/" + longRide() + "/plots").expectProblem(404, "no-such-survey");
+        assertThat(signedIn("Siskin").get("/api/surveys").expect(200).findValuesAsText("id"))
+                .doesNotContain(longRide().toString());
+        assertThat(signedIn("Dipper").get("/api/surveys").expect(200).findValuesAsText("id"))
+                .contains(longRide().toString());
     }
 
     @Test

@@ -1,0 +1,158 @@
+package org.goldthistle.account;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.util.Base64;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.goldthistle.audit.AuditTrail;
+import org.goldthistle.audit.Place;
+import org.goldthistle.core.Coded;
+import org.goldthistle.platform.Problem;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Lets people in by a link that works once; only the link's print is kept, so nobody can read it from the database. */
+@Service
+class InvitationService {
+    private static final int TOKEN_BYTES = 32;
+
+    private final InvitationRepository invitations;
+    private final ObserverRepository observers;
+    private final AccountService accounts;
+    private final SurveyMemberships surveys;
+    private final AuditTrail audit;
+    private final Clock clock;
+    private final SecureRandom random = new SecureRandom();
+
+    InvitationService(
+            InvitationRepository invitations,
+            ObserverRepository observers,
+            AccountService accounts,
+            SurveyMemberships surveys,
+            AuditTrail audit,
+            Clock clock) {
+        this.invitations = invitations;
+        this.observers = observers;
+        this.accounts = accounts;
+        this.surveys = surveys;
+        this.audit = audit;
+        this.clock = clock;
+    }
+
+    /**
+     * Invites somebody. Sent again with the same id, it makes a new link, and the one before works no more.
+     *
+     * @return the token of the link
+     * @throws Problem if the call sign is taken, or the lead does not belong to one of the surveys
+     */
+    @Transactional
+    String invite(UUID id, String callSign, String role, List<UUID> surveyIds, UUID leadId) {
+        Role asked = Coded.find(Role.values(), role)
+                .orElseThrow(() -> Problem.unfit(
+                        "no-such-role",
+                        "A role is " + Coded.codes(Role.values()) + ", but \"" + role + "\" was sent. Nobody was"
+                                + " invited."));
+        if (observers.findByCallSignIgnoreCase(callSign.strip()).isPresent()) {
+            throw Problem.conflict(
+                    "call-sign-taken",
+                    "The call sign " + callSign.strip() + " belongs to somebody already. Nobody was invited; choose"
+                            + " another one.");
+        }
+        surveys.requireMember(surveyIds, leadId);
+        Invitation invitation = invitations
+                .findById(id)
+                .orElseGet(() -> new Invitation(id, callSign.strip(), asked, surveyIds, null, leadId));
+        return renewed(invitation, "invited somebody", leadId);
+    }
+
+    /** Makes a link by which an observer chooses a new passphrase; until it is used the old one works. */
+    @Transactional
+    String reset(UUID id, UUID observerId, UUID leadId) {
+        Observer observer = accounts.observer(observerId);
+        Invitation invitation = invitations
+                .findById(id)
+                .orElseGet(() -> new Invitation(
+                        id, observer.callSign(), observer.signedIn().role(), List.of(), observerId, leadId));
+        return renewed(invitation, "let an observer choose a new passphrase", leadId);
+    }
+
+    private String renewed(Invitation invitation, String what, UUID leadId) {
+        if (invitation.isUsed()) {
+            throw Problem.conflict("id-taken", "This invitation has been used already. Make another one.");
+        }
+        byte[] bytes = new byte[TOKEN_BYTES];
+        random.nextBytes(bytes);
+        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        invitation.renew(print(token), clock.instant());
+        invitations.save(invitation);
+        audit.note(Optional.of(leadId), what, Place.NOWHERE, null, invitation.callSign());
+        return token;
+    }
+
+    /** The invitations that can still be used, the latest first. */
+    @Transactional(readOnly = true)
+    List<Invitation> open() {
+        return invitations.findByUsedAtIsNullAndExpiresAtAfterOrderByMadeAtDesc(clock.instant());
+    }
+
+    /** Takes an invitation back. */
+    @Transactional
+    void withdraw(UUID id, UUID leadId) {
+        Optional<Invitation> there = invitations.findById(id).filter(one -> !one.isUsed());
+        there.ifPresent(one -> {
+            invitations.delete(one);
+            audit.note(Optional.of(leadId), "took an invitation back", Place.NOWHERE, one.callSign(), null);
+        });
+    }
+
+    /**
+     * Whom a link is for.
+     *
+     * @throws Problem if it does not work any more
+     */
+    @Transactional(readOnly = true)
+    Invitation find(String token) {
+        return invitations
+                .findByTokenSha256(print(token))
+                .filter(one -> one.isGood(clock.instant()))
+                .orElseThrow(() -> Problem.missing(
+                        "no-such-invitation",
+                        "This link does not work: it was used already, taken back, or is older than "
+                                + Invitation.GOOD_FOR.toDays() + " days. Ask your lead for another one."));
+    }
+
+    /**
+     * Uses a link: the passphrase is the observer's from now on.
+     *
+     * @throws Problem if the link does not work any more, or the passphrase is too short
+     */
+    @Transactional
+    void accept(String token, String passphrase) {
+        Invitation invitation = find(token);
+        if (invitation.resets() != null) {
+            accounts.replacePassphrase(invitation.resets(), passphrase);
+            audit.note(Optional.of(invitation.resets()), "chose a new passphrase", Place.NOWHERE, null, null);
+        } else {
+            UUID newcomer = UUID.randomUUID();
+            accounts.create(newcomer, invitation.callSign(), passphrase, invitation.role());
+            surveys.add(invitation.surveyIds(), newcomer, invitation.madeBy());
+            audit.note(Optional.of(newcomer), "came in by an invitation", Place.NOWHERE, null, null);
+        }
+        invitation.use(clock.instant());
+    }
+
+    private static String print(String token) {
+        try {
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException missing) {
+            throw new IllegalStateException("every Java has SHA-256", missing);
+        }
+    }
+}

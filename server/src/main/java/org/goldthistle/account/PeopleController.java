@@ -1,0 +1,138 @@
+package org.goldthistle.account;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.goldthistle.platform.ForLeads;
+import org.springframework.http.HttpStatus;
+import org.springframework.lang.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Who may sign in; for leads. */
+@RestController
+@RequestMapping("/api/people")
+class PeopleController {
+    private final AccountService accounts;
+    private final InvitationService invitations;
+
+    PeopleController(AccountService accounts, InvitationService invitations) {
+        this.accounts = accounts;
+        this.invitations = invitations;
+    }
+
+    /** Every observer by call sign, and the invitations that nobody used yet. */
+    @GetMapping
+    @ForLeads
+    PeopleDto list() {
+        return new PeopleDto(
+                accounts.everybody().stream().map(PersonDto::of).toList(),
+                invitations.open().stream().map(InvitationDto::of).toList());
+    }
+
+    /** Changes what an observer may do; their sessions end. */
+    @PutMapping("/{observerId}/role")
+    @ForLeads
+    PersonDto changeRole(
+            @PathVariable UUID observerId,
+            @AuthenticationPrincipal SignedInObserver lead,
+            @Valid @RequestBody RoleBody body) {
+        return PersonDto.of(accounts.changeRole(observerId, body.role(), lead.id()));
+    }
+
+    /** Keeps an observer from signing in and ends their sessions, or lets them in again. */
+    @PutMapping("/{observerId}/disabled")
+    @ForLeads
+    PersonDto disable(
+            @PathVariable UUID observerId,
+            @AuthenticationPrincipal SignedInObserver lead,
+            @Valid @RequestBody DisabledBody body) {
+        return PersonDto.of(accounts.disable(observerId, body.disabled(), lead.id()));
+    }
+
+    /** Makes a link by which an observer chooses a new passphrase. */
+    @PutMapping("/{observerId}/resets/{invitationId}")
+    @ForLeads
+    LinkDto reset(
+            @PathVariable UUID observerId,
+            @PathVariable UUID invitationId,
+            @AuthenticationPrincipal SignedInObserver lead) {
+        return new LinkDto(invitations.reset(invitationId, observerId, lead.id()));
+    }
+
+    /** Makes a link by which somebody new comes in. */
+    @PutMapping("/invitations/{invitationId}")
+    @ForLeads
+    LinkDto invite(
+            @PathVariable UUID invitationId,
+            @AuthenticationPrincipal SignedInObserver lead,
+            @Valid @RequestBody InvitationBody body) {
+        return new LinkDto(invitations.invite(invitationId, body.callSign(), body.role(), body.surveyIds(), lead.id()));
+    }
+
+    /** Takes an invitation back; nothing happens if it was used or is not there. */
+    @DeleteMapping("/invitations/{invitationId}")
+    @ForLeads
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void withdraw(@PathVariable UUID invitationId, @AuthenticationPrincipal SignedInObserver lead) {
+        invitations.withdraw(invitationId, lead.id());
+    }
+
+    /** The code of a role. */
+    record RoleBody(@NotNull String role) {}
+
+    /** Whether they are kept from signing in. */
+    record DisabledBody(@NotNull Boolean disabled) {}
+
+    /** Whom to invite, as what, to which surveys of the lead's own. */
+    record InvitationBody(
+            @NotBlank @Size(max = 40) String callSign,
+            @NotNull String role,
+            @NotNull List<@NotNull UUID> surveyIds) {}
+
+    /** The secret of a link, told this once: the page is /welcome with it behind a #. */
+    record LinkDto(String token) {}
+
+    /** Everybody, and who is about to be. */
+    record PeopleDto(List<PersonDto> people, List<InvitationDto> invitations) {}
+
+    /** An observer; disabledAt is null while they may sign in. */
+    record PersonDto(
+            UUID id,
+            String callSign,
+            String role,
+            Instant createdAt,
+            @Nullable Instant disabledAt) {
+        static PersonDto of(Observer observer) {
+            return new PersonDto(
+                    observer.id(),
+                    observer.callSign(),
+                    observer.signedIn().role().code(),
+                    observer.createdAt(),
+                    observer.disabledAt());
+        }
+    }
+
+    /** A link that was not used yet; resets: it is for a new passphrase. */
+    record InvitationDto(UUID id, String callSign, String role, boolean resets, Instant expiresAt) {
+        static InvitationDto of(Invitation invitation) {
+            return new InvitationDto(
+                    invitation.id(),
+                    invitation.callSign(),
+                    invitation.role().code(),
+                    invitation.resets() != null,
+                    invitation.expiresAt());
+        }
+    }
+}

@@ -1,0 +1,136 @@
+package org.goldthistle.call;
+
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.goldthistle.core.Coded;
+import org.goldthistle.core.balance.WeighedReading;
+import org.goldthistle.core.plan.SeasonOutlook;
+import org.goldthistle.core.verdict.Assessment;
+import org.goldthistle.core.verdict.CallRecord;
+import org.goldthistle.core.verdict.Need;
+import org.goldthistle.core.verdict.Reason;
+import org.goldthistle.core.verdict.Tier;
+import org.goldthistle.core.verdict.Verdict;
+import org.goldthistle.library.LibraryService;
+import org.goldthistle.library.StoredSheet;
+import org.goldthistle.survey.SurveyedTree;
+import org.goldthistle.survey.TreeService;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Puts calls on record that were made at another time, signed as the evidence allowed. */
+@Service
+public class CallArchive {
+    private static final double WORTH_COMING_BACK = 0.3;
+
+    private final Desk desk;
+    private final CallRepository calls;
+    private final ReadingRepository readings;
+    private final DeterminationRepository determinations;
+    private final CallStates states;
+    private final TreeService trees;
+    private final LibraryService library;
+
+    CallArchive(
+            Desk desk,
+            CallRepository calls,
+            ReadingRepository readings,
+            DeterminationRepository determinations,
+            CallStates states,
+            TreeService trees,
+            LibraryService library) {
+        this.desk = desk;
+        this.calls = calls;
+        this.readings = readings;
+        this.determinations = determinations;
+        this.states = states;
+        this.trees = trees;
+        this.library = library;
+    }
+
+    /**
+     * Puts a call on record. Where it is signed, it is for the lead if the evidence carries that, else to come back in
+     * a month that promises more, else for the group only.
+     */
+    @Transactional
+    public void keep(ArchivedCall archived) {
+        SurveyedTree tree = trees.tree(archived.surveyId(), archived.treeId(), archived.observerId());
+        StoredSheet sheet = library.newest(Desk.groupOf(tree));
+        int month = archived.begun().atZone(ZoneOffset.UTC).getMonthValue();
+        Call call = calls.save(new Call(
+                tree.id(),
+                archived.observerId(),
+                sheet,
+                new Circumstances(month, tree.stage(), tree.origin(), tree.habitat()),
+                Coded.find(Tier.values(), archived.tier()).orElseThrow(),
+                archived.begun()));
+        Instant at = archived.begun();
+        for (ArchivedCall.Reading one : archived.readings()) {
+            at = at.plusSeconds(60);
+            readings.save(new ReadingEntry(UUID.randomUUID(), call.id(), reading(one), at, at));
+        }
+        desk.flush();
+        archived.signed().ifPresent(when -> sign(tree, archived, sheet, when));
+        states.keepAll(tree);
+    }
+
+    private static NewReading reading(ArchivedCall.Reading one) {
+        boolean seen = one.states() != null || one.values() != null;
+        return new NewReading(
+                one.character(),
+                one.states(),
+                one.values(),
+                !seen,
+                seen ? one.certainty() : null,
+                one.material(),
+                one.position(),
+                null);
+    }
+
+    private void sign(SurveyedTree tree, ArchivedCall archived, StoredSheet sheet, Instant when) {
+        CallInHand call =
+                desk.begunCall(tree, archived.observerId()).orElseThrow().inHand();
+        Set<String> standing = desk.standingTaxa(desk.signedFor(List.of(tree.id())));
+        Map<String, String> reasons = new HashMap<>();
+        Assessment first = call.assessment(new CallRecord(true, Set.of(), false, standing));
+        for (WeighedReading contrary : first.confirmation().contrary()) {
+            reasons.put(contrary.character().id(), "Looked at again; the rest of the tree says otherwise.");
+        }
+        Assessment assessment = call.assessment(new CallRecord(true, reasons.keySet(), false, standing));
+        boolean carried = assessment.verdict() == Verdict.SIGNABLE
+                && assessment.stillNeeded().stream().map(Need::code).findAny().isEmpty()
+                && assessment.reasons().stream().noneMatch(reason -> reason.kind() == Reason.Kind.GATE);
+        Optional<SeasonOutlook.Month> later = carried
+                ? Optional.empty()
+                : assessment
+                        .outlook(CallService.OUTLOOK_SEED)
+                        .firstAfter(call.circumstances().month(), WORTH_COMING_BACK);
+        Outcome outcome = carried ? Outcome.TAXON : later.isPresent() ? Outcome.COME_BACK : Outcome.GROUP;
+        NewDetermination signed = new NewDetermination(
+                outcome.code(),
+                carried ? assessment.lead().id() : null,
+                later.map(SeasonOutlook.Month::month).orElse(null),
+                archived.note(),
+                assessment.confirmation().confirming().stream()
+                        .map(one -> one.character().id())
+                        .toList(),
+                carried ? reasons : Map.of(),
+                carried ? "twig in the press, tag " + tree.tag() : "",
+                call.counting().stream().map(ReadingEntry::getId).toList());
+        determinations.saveAndFlush(new Determination(
+                UUID.randomUUID(), tree.id(), archived.observerId(), signed, Snapshot.of(call, assessment), when));
+        trees.stands(
+                tree.id(),
+                outcome.code(),
+                carried
+                        ? assessment.lead().name().commonName()
+                        : sheet.sheet().fallback().commonName(),
+                signed.month());
+    }
+}

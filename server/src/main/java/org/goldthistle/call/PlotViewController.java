@@ -1,0 +1,59 @@
+package org.goldthistle.call;
+
+import java.util.List;
+import java.util.UUID;
+import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.platform.ForObservers;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Plots and trees in lists and maps. */
+@RestController
+@RequestMapping("/api/surveys/{surveyId}")
+class PlotViewController {
+    private final PlotViews views;
+    private final Today today;
+
+    PlotViewController(PlotViews views, Today today) {
+        this.views = views;
+        this.today = today;
+    }
+
+    /** The plots of a survey by code, with what is open in each. */
+    @GetMapping("/plots")
+    @ForObservers
+    List<PlotRow> plots(@PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
+        return views.plots(surveyId, observer.id());
+    }
+
+    /** The trees of a plot by tag. */
+    @GetMapping("/plots/{plotId}/trees")
+    @ForObservers
+    List<TreeRow> trees(
+            @PathVariable UUID surveyId,
+            @PathVariable UUID plotId,
+            @AuthenticationPrincipal SignedInObserver observer) {
+        return views.trees(surveyId, plotId, observer.id());
+    }
+
+    /** Trees by what was typed of their plot and tag, at most thirty. */
+    @GetMapping("/trees")
+    @ForObservers
+    List<FoundTree> find(
+            @PathVariable UUID surveyId,
+            @RequestParam String find,
+            @AuthenticationPrincipal SignedInObserver observer) {
+        return views.find(surveyId, observer.id(), find);
+    }
+
+    /** What the observer should do today. */
+    @GetMapping("/today")
+    @ForObservers
+    TodayDto today(@PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
+        return today.of(surveyId, observer);
+    }
+}

@@ -1,0 +1,135 @@
+package org.goldthistle.call;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.sql.Array;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.goldthistle.survey.SurveyService;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Plots and their trees as lists and maps show them: rows straight from the database, nothing reckoned. */
+@Service
+class PlotViews {
+    private static final int MOST_FOUND = 30;
+    private static final Pattern PLOT_AND_TAG = Pattern.compile("^(.*?)\\s*(?:tree\\s*)?(\\d{1,5})?$");
+
+    private final SurveyService surveys;
+    private final JdbcClient jdbc;
+    private final ObjectMapper json;
+
+    PlotViews(SurveyService surveys, JdbcClient jdbc, ObjectMapper json) {
+        this.surveys = surveys;
+        this.jdbc = jdbc;
+        this.json = json;
+    }
+
+    /** The plots of a survey by code. */
+    @Transactional(readOnly = true)
+    List<PlotRow> plots(UUID surveyId, UUID observerId) {
+        surveys.requireMember(surveyId, observerId);
+        return jdbc.sql("select p.id, p.code, p.latitude, p.longitude, p.closed_at is not null closed,"
+                        + " count(t.id) stems,"
+                        + " count(*) filter (where t.stands_as = 'open' and t.clone_of is null) open,"
+                        + " count(*) filter (where t.stands_as = 'come-back') come_back,"
+                        + " count(*) filter (where t.contested) contested"
+                        + " from plot p left join tree t on t.plot_id = p.id where p.survey_id = ?"
+                        + " group by p.id order by p.code")
+                .param(surveyId)
+                .query((row, i) -> new PlotRow(
+                        row.getObject("id", UUID.class),
+                        row.getString("code"),
+                        row.getObject("latitude", Double.class),
+                        row.getObject("longitude", Double.class),
+                        row.getBoolean("closed"),
+                        row.getInt("stems"),
+                        row.getInt("open"),
+                        row.getInt("come_back"),
+                        row.getInt("contested")))
+                .list();
+    }
+
+    /** The trees of a plot by tag, each with what the observer made of it. */
+    @Transactional(readOnly = true)
+    List<TreeRow> trees(UUID surveyId, UUID plotId, UUID observerId) {
+        surveys.requireMember(surveyId, observerId);
+        return jdbc.sql(
+                        "select t.*, s.readings, c.group_id read_as, s.verdict, s.thistle from tree t join plot p on p.id = t.plot_id"
+                                + " left join call_state s on s.tree_id = t.id and s.observer_id = ?"
+                                + " left join call c on c.id = s.call_id"
+                                + " where t.plot_id = ? and p.survey_id = ? order by t.tag")
+                .params(observerId, plotId, surveyId)
+                .query((row, i) -> treeRow(row))
+                .list();
+    }
+
+    /** Trees whose plot and tag fit what was typed, such as "kettle 23" or "23". */
+    @Transactional(readOnly = true)
+    List<FoundTree> find(UUID surveyId, UUID observerId, String typed) {
+        surveys.requireMember(surveyId, observerId);
+        Matcher parts = PLOT_AND_TAG.matcher(typed.strip().toLowerCase(Locale.ROOT));
+        String plot = parts.matches() ? parts.group(1) : typed;
+        Integer tag = parts.matches() && parts.group(2) != null ? Integer.valueOf(parts.group(2)) : null;
+        return jdbc.sql("select t.id, t.plot_id, p.code, t.tag, t.group_id from tree t join plot p on p.id = t.plot_id"
+                        + " where p.survey_id = :survey and t.clone_of is null"
+                        + " and (lower(p.code) like :plot || '%' or lower(p.code) like '% ' || :plot || '%')"
+                        + " and (cast(:tag as int) is null or t.tag = :tag) order by t.plain_taxon is not null, p.code,"
+                        + " t.tag limit "
+                        + MOST_FOUND)
+                .param("survey", surveyId)
+                .param("plot", plot.replaceAll("[%_\\\\]", ""))
+                .param("tag", tag, java.sql.Types.INTEGER)
+                .query((row, i) -> new FoundTree(
+                        row.getObject("id", UUID.class),
+                        row.getObject("plot_id", UUID.class),
+                        row.getString("code"),
+                        row.getInt("tag"),
+                        row.getString("group_id")))
+                .list();
+    }
+
+    private TreeRow treeRow(ResultSet row) throws SQLException {
+        return new TreeRow(
+                row.getObject("id", UUID.class),
+                row.getInt("tag"),
+                row.getDouble("azimuth_degrees"),
+                row.getDouble("distance_metres"),
+                row.getInt("diameter_millimetres"),
+                row.getObject("height_decimetres", Integer.class),
+                row.getString("stage"),
+                row.getString("origin"),
+                words(row.getArray("habitat")),
+                row.getString("condition_notes"),
+                row.getString("group_id"),
+                row.getString("plain_taxon"),
+                row.getObject("clone_of", UUID.class),
+                row.getInt("version"),
+                row.getString("stands_as"),
+                row.getString("stands_name"),
+                row.getObject("come_back_month", Integer.class),
+                row.getBoolean("contested"),
+                row.getInt("readings"),
+                row.getString("read_as"),
+                row.getString("verdict"),
+                thistle(row.getString("thistle")));
+    }
+
+    private static List<String> words(Array array) throws SQLException {
+        return array == null ? null : List.of((String[]) array.getArray());
+    }
+
+    private ThistleDto thistle(String text) {
+        try {
+            return text == null ? null : json.readValue(text, ThistleDto.class);
+        } catch (JsonProcessingException broken) {
+            throw new IllegalStateException("the kept thistle was written by this application", broken);
+        }
+    }
+}

@@ -1,0 +1,204 @@
+package org.goldthistle.call;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.type.TypeReference;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.goldthistle.account.Role;
+import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.library.LibraryService;
+import org.goldthistle.survey.SurveyService;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What an observer should do today: plots to walk, calls to settle, trees to give a second look. */
+@Service
+class Today {
+    private static final int MOST_ROWS = 40; // of a list; the rest is counted
+
+    /** Below one visit in five a walk to a tree is better spent elsewhere. */
+    private static final double WORTH_A_VISIT = 0.2;
+
+    private static final String SETTLES = "(s.outlook -> :month ->> 'settle')::double precision";
+    private static final String MINE_CONTESTED = " from call_state s join tree t on t.id = s.tree_id"
+            + " join plot p on p.id = t.plot_id where p.survey_id = :survey and s.observer_id = :observer"
+            + " and s.contested and t.stands_as in ('open', 'come-back')";
+
+    private final SurveyService surveys;
+    private final LibraryService library;
+    private final JdbcClient jdbc;
+    private final ObjectMapper json;
+    private final Clock clock;
+
+    Today(SurveyService surveys, LibraryService library, JdbcClient jdbc, ObjectMapper json, Clock clock) {
+        this.surveys = surveys;
+        this.library = library;
+        this.jdbc = jdbc;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** @throws org.goldthistle.platform.Problem if the observer does not belong to the survey */
+    @Transactional(readOnly = true)
+    TodayDto of(UUID surveyId, SignedInObserver observer) {
+        surveys.requireMember(surveyId, observer.id());
+        int month = LocalDate.now(clock).getMonthValue();
+        Map<String, String> titles = titles();
+        List<TodayDto.PlotToWalk> walk = walk(surveyId, observer.id(), month);
+        List<List<MonthAhead>> ahead = outlooks(surveyId, observer.id());
+        List<TodayDto.TreeToSecond> second =
+                observer.role() == Role.CREW ? List.of() : secondLook(surveyId, observer.id(), titles);
+        return new TodayDto(
+                month,
+                walk.stream().limit(MOST_ROWS).toList(),
+                walk.size(),
+                settle(surveyId, observer.id(), month, titles),
+                (int) ahead.stream()
+                        .filter(months -> months.get(month - 1).settle() >= WORTH_A_VISIT)
+                        .count(),
+                waiting(ahead, month),
+                unplayed(surveyId, observer.id()),
+                second.stream().limit(MOST_ROWS).toList(),
+                second.size());
+    }
+
+    private List<TodayDto.PlotToWalk> walk(UUID surveyId, UUID observerId, int month) {
+        return jdbc.sql("select * from (select p.id, p.code,"
+                        + " count(*) filter (where t.stands_as = 'open') open,"
+                        + " count(s.tree_id) filter (where t.stands_as = 'open') begun,"
+                        + " count(*) filter (where t.come_back_month = :month) come_back_now"
+                        + " from plot p join tree t on t.plot_id = p.id and t.clone_of is null"
+                        + " and t.stands_as in ('open', 'come-back')"
+                        + " left join call_state s on s.tree_id = t.id and s.observer_id = :observer and s.readings > 0"
+                        + " where p.survey_id = :survey and p.closed_at is null group by p.id) plots"
+                        + " where open > 0 or come_back_now > 0 order by begun > 0 desc, come_back_now > 0 desc, code")
+                .param("survey", surveyId)
+                .param("observer", observerId)
+                .param("month", month)
+                .query((row, i) -> new TodayDto.PlotToWalk(
+                        row.getObject("id", UUID.class),
+                        row.getString("code"),
+                        row.getInt("open"),
+                        row.getInt("begun"),
+                        row.getInt("come_back_now")))
+                .list();
+    }
+
+    private List<TodayDto.CallToSettle> settle(UUID surveyId, UUID observerId, int month, Map<String, String> titles) {
+        return jdbc.sql("select t.id, p.code, t.tag, t.group_id, s.thistle, s.outlook" + MINE_CONTESTED
+                        + " and s.outlook is not null and " + SETTLES + " >= " + WORTH_A_VISIT
+                        + " order by " + SETTLES + " desc, p.code, t.tag limit " + MOST_ROWS)
+                .param("survey", surveyId)
+                .param("observer", observerId)
+                .param("month", month - 1)
+                .query((row, i) -> toSettle(row, month, titles))
+                .list();
+    }
+
+    private TodayDto.CallToSettle toSettle(ResultSet row, int month, Map<String, String> titles) throws SQLException {
+        List<MonthAhead> ahead = months(row.getString("outlook"));
+        MonthAhead now = ahead.get(month - 1);
+        int best = best(ahead);
+        return new TodayDto.CallToSettle(
+                row.getObject("id", UUID.class),
+                row.getString("code"),
+                row.getInt("tag"),
+                titles.getOrDefault(row.getString("group_id"), row.getString("group_id")),
+                read(row.getString("thistle"), new TypeReference<ThistleDto>() {}),
+                now.settle(),
+                now.check(),
+                best,
+                ahead.get(best - 1).settle());
+    }
+
+    private List<List<MonthAhead>> outlooks(UUID surveyId, UUID observerId) {
+        return jdbc.sql("select s.outlook" + MINE_CONTESTED + " and s.outlook is not null")
+                .param("survey", surveyId)
+                .param("observer", observerId)
+                .query((row, i) -> months(row.getString("outlook")))
+                .list();
+    }
+
+    private int unplayed(UUID surveyId, UUID observerId) {
+        return jdbc.sql("select count(*)" + MINE_CONTESTED + " and s.outlook is null")
+                .param("survey", surveyId)
+                .param("observer", observerId)
+                .query(Integer.class)
+                .single();
+    }
+
+    private static List<TodayDto.Waiting> waiting(List<List<MonthAhead>> ahead, int month) {
+        Map<Integer, Integer> calls =
+                new TreeMap<>(Comparator.comparingInt((Integer other) -> (other + 11 - month) % 12));
+        int never = 0;
+        for (List<MonthAhead> months : ahead) {
+            int best = best(months);
+            if (months.get(month - 1).settle() >= WORTH_A_VISIT) {
+                continue;
+            }
+            if (months.get(best - 1).settle() >= WORTH_A_VISIT) {
+                calls.merge(best, 1, Integer::sum);
+            } else {
+                never++;
+            }
+        }
+        List<TodayDto.Waiting> found = new ArrayList<>();
+        calls.forEach((best, number) -> found.add(new TodayDto.Waiting(best, number)));
+        if (never > 0) {
+            found.add(new TodayDto.Waiting(0, never));
+        }
+        return found;
+    }
+
+    private static int best(List<MonthAhead> months) {
+        int best = 0;
+        for (int i = 1; i < months.size(); i++) {
+            best = months.get(i).settle() > months.get(best).settle() ? i : best;
+        }
+        return best + 1;
+    }
+
+    private List<TodayDto.TreeToSecond> secondLook(UUID surveyId, UUID observerId, Map<String, String> titles) {
+        return jdbc.sql("select t.id, p.code, t.tag, t.group_id from tree t join plot p on p.id = t.plot_id"
+                        + " where p.survey_id = :survey and t.contested and t.stands_as <> 'open'"
+                        + " and not exists (select 1 from call c where c.tree_id = t.id and c.observer_id = :observer)"
+                        + " order by p.code, t.tag")
+                .param("survey", surveyId)
+                .param("observer", observerId)
+                .query((row, i) -> new TodayDto.TreeToSecond(
+                        row.getObject("id", UUID.class),
+                        row.getString("code"),
+                        row.getInt("tag"),
+                        titles.getOrDefault(row.getString("group_id"), row.getString("group_id"))))
+                .list();
+    }
+
+    private Map<String, String> titles() {
+        return library.newest().stream()
+                .collect(Collectors.toMap(
+                        stored -> stored.sheet().id(), stored -> stored.sheet().title()));
+    }
+
+    private List<MonthAhead> months(String text) {
+        return read(text, new TypeReference<List<MonthAhead>>() {});
+    }
+
+    private <T> T read(String text, TypeReference<T> type) {
+        try {
+            return json.readValue(text, type);
+        } catch (JsonProcessingException broken) {
+            throw new IllegalStateException("this was written by this application", broken);
+        }
+    }
+}

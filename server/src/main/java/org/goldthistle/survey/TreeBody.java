@@ -1,0 +1,99 @@
+package org.goldthistle.survey;
+
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.UUID;
+import org.goldthistle.core.Coded;
+import org.goldthistle.core.Refusals;
+import org.goldthistle.core.plot.Stem;
+import org.goldthistle.core.reading.TreeOrigin;
+import org.goldthistle.core.sheet.LifeStage;
+import org.springframework.lang.Nullable;
+
+/**
+ * A stem as it is entered; stage, origin and habitat are the codes of a group sheet.
+ *
+ * @param tag number on the stem, unique in the plot
+ * @param azimuthDegrees from the plot's centre, clockwise from north, in [0, 360)
+ * @param distanceMetres from the plot's centre
+ * @param diameterMillimetres at breast height
+ * @param heightDecimetres null: not measured
+ * @param habitat where it stands otherwise than its plot says; null: as the plot
+ * @param groupId the confusable group it belongs to; exactly one of this and the next is given
+ * @param plainTaxon scientific name of a taxon that nobody doubts
+ * @param cloneOf the stem of the same clone that bears its call; null: it bears its own
+ * @param version of what was changed; null: a new tree
+ */
+public record TreeBody(
+        int tag,
+        double azimuthDegrees,
+        double distanceMetres,
+        int diameterMillimetres,
+        @Nullable Integer heightDecimetres,
+        @NotNull String stage,
+        @NotNull String origin,
+        @Nullable List<@NotNull String> habitat,
+        @NotNull @Size(max = 2000) String conditionNotes,
+        @Nullable String groupId,
+        @Nullable @Size(min = 3, max = 120) String plainTaxon,
+        @Nullable UUID cloneOf,
+        @Nullable Integer version) {
+
+    /** @throws org.goldthistle.core.RefusedException with everything that cannot be true in a plot of that radius */
+    public void requireTrue(double plotRadiusMetres) {
+        var refusals = new Refusals();
+        Stem stem = refusals.attempt(
+                "",
+                () -> new Stem(
+                        tag,
+                        azimuthDegrees,
+                        distanceMetres,
+                        diameterMillimetres,
+                        heightDecimetres == null ? OptionalInt.empty() : OptionalInt.of(heightDecimetres)),
+                null);
+        if (stem != null) {
+            refusals.attempt(
+                    "",
+                    () -> {
+                        stem.requireWithin(plotRadiusMetres);
+                        return stem;
+                    },
+                    stem);
+        }
+        refusals.require(
+                Coded.find(LifeStage.values(), stage).isPresent(), "stage", stage, Coded.codes(LifeStage.values()));
+        refusals.require(
+                Coded.find(TreeOrigin.values(), origin).isPresent(),
+                "origin",
+                origin,
+                Coded.codes(TreeOrigin.values()));
+        if (habitat != null) {
+            PlotBody.requireHabitat(refusals, habitat);
+        }
+        refusals.require(
+                (groupId == null) != (plainTaxon == null || plainTaxon.isBlank()),
+                "groupId",
+                groupId == null ? "neither a group nor a taxon" : "a group and a plain taxon",
+                "a group whose taxa get mixed up, or a taxon that nobody doubts");
+        refusals.throwIfAny();
+    }
+
+    TreeBody unversioned() {
+        return new TreeBody(
+                tag,
+                azimuthDegrees,
+                distanceMetres,
+                diameterMillimetres,
+                heightDecimetres,
+                stage,
+                origin,
+                habitat,
+                conditionNotes,
+                groupId,
+                plainTaxon == null ? null : plainTaxon.strip(),
+                cloneOf,
+                null);
+    }
+}

@@ -1,0 +1,244 @@
+package org.goldthistle.survey;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import org.goldthistle.audit.AuditEntry;
+import org.goldthistle.audit.AuditTrail;
+import org.goldthistle.audit.Place;
+import org.goldthistle.core.Refusals;
+import org.goldthistle.core.RefusedException;
+import org.goldthistle.platform.Problem;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The trees of plots. */
+@Service
+public class TreeService {
+    private final TreeRepository trees;
+    private final PlotService plots;
+    private final SurveyService surveys;
+    private final TreeCalls calls;
+    private final AuditTrail audit;
+    private final JdbcClient jdbc;
+
+    TreeService(
+            TreeRepository trees,
+            PlotService plots,
+            SurveyService surveys,
+            TreeCalls calls,
+            AuditTrail audit,
+            JdbcClient jdbc) {
+        this.trees = trees;
+        this.plots = plots;
+        this.surveys = surveys;
+        this.calls = calls;
+        this.audit = audit;
+        this.jdbc = jdbc;
+    }
+
+    /**
+     * One tree of a survey, for a member of it.
+     *
+     * @throws Problem if the observer does not belong to the survey, or the tree does not
+     */
+    @Transactional(readOnly = true)
+    public SurveyedTree tree(UUID surveyId, UUID treeId, UUID observerId) {
+        surveys.requireMember(surveyId, observerId);
+        return surveyed(found(surveyId, treeId));
+    }
+
+    /** A tree without asking for whom; for what the application does by itself. */
+    @Transactional(readOnly = true)
+    public SurveyedTree tree(UUID treeId) {
+        return surveyed(trees.findById(treeId).orElseThrow());
+    }
+
+    @Transactional(readOnly = true)
+    TreeDto find(UUID surveyId, UUID treeId, UUID observerId) {
+        surveys.requireMember(surveyId, observerId);
+        return TreeDto.of(found(surveyId, treeId));
+    }
+
+    /**
+     * Records a tree, or changes it. Sent again, it changes nothing.
+     *
+     * @throws Problem if a measure cannot be true, the tag is taken, the survey or the plot is closed, or somebody
+     *     changed it in the meantime
+     */
+    @Transactional
+    TreeDto save(UUID surveyId, UUID plotId, UUID treeId, UUID observerId, TreeBody asked) {
+        surveys.open(surveyId, observerId);
+        Plot plot = plots.plot(surveyId, plotId);
+        oneAfterTheOther(plotId);
+        Optional<Tree> there = trees.findById(treeId);
+        if (there.isPresent()) {
+            return changed(plot, there.get(), observerId, asked);
+        }
+        PlotService.requireOpen(plot);
+        refuseUnfit(plot, treeId, asked);
+        Tree tree = trees.saveAndFlush(new Tree(treeId, plot, asked));
+        audit.note(Optional.of(observerId), "recorded the tree", place(tree), null, tree.body());
+        return TreeDto.of(tree);
+    }
+
+    /** Records a tree for an observer. */
+    @Transactional
+    public void create(UUID surveyId, UUID plotId, UUID treeId, UUID observerId, TreeBody asked) {
+        save(surveyId, plotId, treeId, observerId, asked);
+    }
+
+    private TreeDto changed(Plot plot, Tree tree, UUID observerId, TreeBody asked) {
+        if (!tree.plot().id().equals(plot.id())) {
+            throw Problem.conflict(
+                    "id-taken", "The id of this tree belongs to a tree of another plot, which was kept as it is.");
+        }
+        TreeBody before = tree.body();
+        if (before.equals(asked.unversioned())) {
+            return TreeDto.of(tree);
+        }
+        if (!Objects.equals(asked.version(), tree.version())) {
+            throw Problem.stale("tree", TreeDto.of(tree));
+        }
+        PlotService.requireOpen(plot);
+        refuseUnfit(plot, tree.id(), asked);
+        if (!Objects.equals(before.plainTaxon(), asked.plainTaxon())
+                || !Objects.equals(before.cloneOf(), asked.cloneOf())) {
+            refuseTouched(tree);
+        }
+        tree.change(asked);
+        trees.flush();
+        if (before.groupId() == null != (asked.groupId() == null)) {
+            stands(tree.id(), asked.groupId() == null ? "plain" : "open", null, null);
+        }
+        audit.noteChange(observerId, "changed the tree", place(tree), before, tree.body());
+        return TreeDto.of(tree);
+    }
+
+    /**
+     * Strikes a tree that was recorded by mistake; its history stays.
+     *
+     * @throws Problem if it has been read, or stems are joined to it
+     */
+    @Transactional
+    void remove(UUID surveyId, UUID treeId, UUID observerId) {
+        surveys.open(surveyId, observerId);
+        Tree tree = found(surveyId, treeId);
+        PlotService.requireOpen(tree.plot());
+        refuseTouched(tree);
+        if (trees.countByCloneOf(treeId) > 0) {
+            throw Problem.unfit(
+                    "bears-a-clone",
+                    "Other stems are joined to tree " + tree.tag() + ". Part them first; it was kept.");
+        }
+        audit.note(Optional.of(observerId), "struck the tree", place(tree), tree.body(), null);
+        trees.delete(tree);
+        trees.flush();
+    }
+
+    /** All that happened to a tree, the latest first. */
+    @Transactional(readOnly = true)
+    List<AuditEntry> history(UUID surveyId, UUID treeId, UUID observerId) {
+        surveys.requireMember(surveyId, observerId);
+        found(surveyId, treeId);
+        return audit.ofTree(treeId);
+    }
+
+    /**
+     * Notes what a tree stands as, after it was signed.
+     *
+     * @param standsAs the outcome's code
+     * @param name common name of what was signed; null: nothing
+     * @param comeBackMonth 1-12; null: none
+     */
+    @Transactional
+    public void stands(UUID treeId, String standsAs, String name, Integer comeBackMonth) {
+        jdbc.sql("update tree set stands_as = ?, stands_name = ?, come_back_month = ? where id = ?")
+                .params(standsAs, name, comeBackMonth, treeId)
+                .update();
+    }
+
+    private void refuseTouched(Tree tree) {
+        if (calls.isTouched(tree.id())) {
+            throw Problem.unfit(
+                    "already-read",
+                    "Tree " + tree.tag() + " has been read on the Bench, so it can neither become a plain taxon, nor"
+                            + " join another stem, nor be struck. It was kept as it is; sign what it is on the"
+                            + " Bench.");
+        }
+    }
+
+    private void refuseUnfit(Plot plot, UUID treeId, TreeBody asked) {
+        try {
+            asked.requireTrue(plot.radiusMetres());
+            var refusals = new Refusals();
+            refusals.require(
+                    trees.findByPlotIdAndTag(plot.id(), asked.tag())
+                            .map(Tree::id)
+                            .filter(id -> !id.equals(treeId))
+                            .isEmpty(),
+                    "tag",
+                    asked.tag(),
+                    "a tag that no other stem of " + plot.code() + " has");
+            refusals.require(
+                    asked.groupId() == null
+                            || surveys.groupsOf(plot.survey().id()).contains(asked.groupId()),
+                    "groupId",
+                    asked.groupId(),
+                    "a group that this survey calls");
+            if (asked.cloneOf() != null) {
+                requireBearer(refusals, plot, treeId, asked);
+            }
+            refusals.throwIfAny();
+        } catch (RefusedException refused) {
+            throw Problem.unfit("unfit-tree", refused);
+        }
+    }
+
+    private void requireBearer(Refusals refusals, Plot plot, UUID treeId, TreeBody asked) {
+        Optional<Tree> bearer = trees.findById(asked.cloneOf());
+        refusals.require(
+                bearer.isPresent()
+                        && bearer.get().plot().id().equals(plot.id())
+                        && !bearer.get().id().equals(treeId)
+                        && bearer.get().cloneOf() == null,
+                "cloneOf",
+                bearer.map(tree -> "tree " + tree.tag()).orElse("no such tree"),
+                "another stem of this plot that bears its own call");
+        refusals.require(
+                asked.groupId() != null
+                        && bearer.filter(tree -> asked.groupId().equals(tree.groupId()))
+                                .isPresent(),
+                "cloneOf",
+                "stems of different groups",
+                "two stems of one group");
+        refusals.require(
+                trees.countByCloneOf(treeId) == 0, "cloneOf", "a stem that others are joined to", "a stem of its own");
+    }
+
+    private Tree found(UUID surveyId, UUID treeId) {
+        return trees.findInSurvey(surveyId, treeId)
+                .orElseThrow(() -> Problem.missing(
+                        "no-such-tree",
+                        "This survey has no such tree; it may belong to another one. Nothing was stored. Open the tree"
+                                + " from its own survey's list."));
+    }
+
+    private SurveyedTree surveyed(Tree tree) {
+        return tree.surveyed(1 + trees.countByCloneOf(tree.id()));
+    }
+
+    private static Place place(Tree tree) {
+        return new Place(tree.plot().survey().id(), tree.plot().id(), tree.id());
+    }
+
+    /** The trees of a plot are recorded one after the other, so that no two get the same tag. */
+    private void oneAfterTheOther(UUID plotId) {
+        jdbc.sql("select 1 from pg_advisory_xact_lock(?)")
+                .param(plotId.getMostSignificantBits() ^ plotId.getLeastSignificantBits())
+                .query(Integer.class)
+                .single();
+    }
+}

@@ -1,0 +1,159 @@
+package org.goldthistle.account;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.goldthistle.Caller;
+import org.goldthistle.ServerTest;
+import org.junit.jupiter.api.Test;
+
+/** How a lead lets people in, and out. */
+class PeopleTest extends ServerTest {
+    private static final String CHOSEN = "heron-carr-at-dawn";
+
+    @Test
+    void an_invitation_lets_one_person_in_once_and_into_the_lead_s_surveys() {
+        String token = invite(signedIn("Treecreeper"), "Linnet", "crew");
+        Caller guest = guest(token);
+        assertThat(guest.post("/api/welcome", Map.of("token", token))
+                        .expect(200)
+                        .path("callSign")
+                        .asText())
+                .isEqualTo("Linnet");
+
+        guest.put("/api/welcome", Map.of("token", token, "passphrase", CHOSEN)).expect(204);
+
+        Caller linnet = stranger();
+        linnet.signIn("Linnet", CHOSEN).expect(200);
+        assertThat(linnet.get("/api/surveys").expect(200).findValuesAsText("id"))
+                .containsExactly(demoId("survey Tarnholt").toString());
+        guest.put("/api/welcome", Map.of("token", token, "passphrase", CHOSEN))
+                .expectProblem(404, "no-such-invitation");
+    }
+
+    @Test
+    void a_link_ages_and_is_taken_back_and_its_secret_is_not_stored() {
+        Caller lead = signedIn("Treecreeper");
+        String old = invite(lead, "Twite", "crew");
+        later(Duration.ofDays(8));
+        guest(old).post("/api/welcome", Map.of("token", old)).expectProblem(404, "no-such-invitation");
+        lead = signedIn("Treecreeper");
+        UUID id = UUID.randomUUID();
+        String token = invite(lead, id, "Twite", "crew");
+        assertThat(jdbc.sql("select count(*) from invitation where token_sha256 = ?")
+                        .param(token)
+                        .query(Integer.class)
+                        .single())
+                .isZero();
+
+        lead.delete("/api/people/invitations/" + id).expect(204);
+
+        guest(token).post("/api/welcome", Map.of("token", token)).expectProblem(404, "no-such-invitation");
+    }
+
+    @Test
+    void a_call_sign_that_is_taken_and_a_survey_that_is_not_the_lead_s_are_refused() {
+        Caller lead = signedIn("Treecreeper");
+
+        lead.put(
+                        "/api/people/invitations/" + UUID.randomUUID(),
+                        Map.of("callSign", "dipper", "role", "crew", "surveyIds", List.of()))
+                .expectProblem(409, "call-sign-taken");
+        lead.put(
+                        "/api/people/invitations/" + UUID.randomUUID(),
+                        Map.of(
+                                "callSign", "Serin",
+                                "role", "crew",
+                                "surveyIds", List.of(demoId("survey Long Ride"))))
+                .expectProblem(404, "no-such-survey");
+    }
+
+    @Test
+    void a_new_passphrase_by_link_ends_the_sessions_of_before() {
+        Caller lead = signedIn("Treecreeper");
+        Caller robin = newcomer(lead, "Robin", "crew");
+        String token = lead.put("/api/people/" + idOf(lead, "Robin") + "/resets/" + UUID.randomUUID(), Map.of())
+                .expect(200)
+                .path("token")
+                .asText();
+        robin.get("/api/surveys").expect(200);
+
+        guest(token)
+                .put("/api/welcome", Map.of("token", token, "passphrase", "another-one-entirely"))
+                .expect(204);
+
+        robin.get("/api/surveys").expectProblem(401, "not-signed-in");
+        stranger().signIn("Robin", CHOSEN).expectProblem(401, "wrong-passphrase");
+        stranger().signIn("Robin", "another-one-entirely").expect(200);
+    }
+
+    @Test
+    void whoever_is_kept_out_is_out_at_once() {
+        Caller lead = signedIn("Treecreeper");
+        Caller wagtail = newcomer(lead, "Wagtail", "reviewer");
+
+        lead.put("/api/people/" + idOf(lead, "Wagtail") + "/disabled", Map.of("disabled", true))
+                .expect(200);
+
+        wagtail.get("/api/surveys").expectProblem(401, "not-signed-in");
+        stranger().signIn("Wagtail", CHOSEN).expectProblem(401, "wrong-passphrase");
+        lead.put("/api/people/" + idOf(lead, "Wagtail") + "/disabled", Map.of("disabled", false))
+                .expect(200);
+        stranger().signIn("Wagtail", CHOSEN).expect(200);
+    }
+
+    @Test
+    void the_last_lead_stays_one() {
+        Caller lead = signedIn("Treecreeper");
+        String self = "/api/people/" + demoId("observer Treecreeper");
+
+        lead.put(self + "/role", Map.of("role", "crew")).expectProblem(422, "last-lead");
+        lead.put(self + "/disabled", Map.of("disabled", true)).expectProblem(422, "last-lead");
+    }
+
+    private Caller newcomer(Caller lead, String callSign, String role) {
+        String token = invite(lead, callSign, role);
+        guest(token)
+                .put("/api/welcome", Map.of("token", token, "passphrase", CHOSEN))
+                .expect(204);
+        Caller caller = stranger();
+        caller.signIn(callSign, CHOSEN).expect(200);
+        return caller;
+    }
+
+    private Caller guest(String token) {
+        assertThat(token).hasSizeGreaterThan(40);
+        Caller guest = stranger();
+        guest.get("/api/session"); // hands out the token against foreign pages
+        return guest;
+    }
+
+    private static String idOf(Caller lead, String callSign) {
+        for (JsonNode person : lead.get("/api/people").expect(200).path("people")) {
+            if (person.path("callSign").asText().equals(callSign)) {
+                return person.path("id").asText();
+            }
+        }
+        throw new AssertionError("nobody is called " + callSign);
+    }
+
+    private static String invite(Caller lead, String callSign, String role) {
+        return invite(lead, UUID.randomUUID(), callSign, role);
+    }
+
+    private static String invite(Caller lead, UUID id, String callSign, String role) {
+        return lead.put(
+                        "/api/people/invitations/" + id,
+                        Map.of(
+                                "callSign", callSign,
+                                "role", role,
+                                "surveyIds", List.of(demoId("survey Tarnholt"))))
+                .expect(200)
+                .path("token")
+                .asText();
+    }
+}
