@@ -4,6 +4,7 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { Away, Problem } from './api/problem'
 import { SignedIn } from './features/account/SignedIn'
 import { SignInPage } from './features/account/SignInPage'
+import { WelcomePage } from './features/account/WelcomePage'
 import { Sending } from './features/call/Sending'
 import { TodayPage } from './features/call/TodayPage'
 import { GroupsPage } from './features/group/GroupsPage'
@@ -17,6 +18,14 @@ const GroupSideBySide = lazy(() =>
   import('./features/group/SideBySidePages').then((it) => ({ default: it.GroupSideBySide })),
 )
 
+const PlotsPage = lazy(() => import('./features/plot/PlotsPage').then((it) => ({ default: it.PlotsPage })))
+const PlotPage = lazy(() => import('./features/plot/PlotPage').then((it) => ({ default: it.PlotPage })))
+const SettingsPage = lazy(() =>
+  import('./features/survey/SettingsPage').then((it) => ({ default: it.SettingsPage })),
+)
+const PeoplePage = lazy(() =>
+  import('./features/account/PeoplePage').then((it) => ({ default: it.PeoplePage })),
+)
 const GalleryPage = lazy(() =>
   import('./features/group/GalleryPage').then((it) => ({ default: it.GalleryPage })),
 )
@@ -39,6 +48,7 @@ export function App() {
       <BrowserRouter>
         <Routes>
           <Route path="/sign-in" element={<SignInPage />} />
+          <Route path="/welcome" element={<WelcomePage />} />
           <Route
             element={
               <SignedIn>
@@ -47,6 +57,10 @@ export function App() {
             }
           >
             <Route path="/today" element={<TodayPage />} />
+            <Route path="/plots" element={<Fetched page={<PlotsPage />} />} />
+            <Route path="/surveys/:surveyId/plots/:plotId" element={<Fetched page={<PlotPage />} />} />
+            <Route path="/surveys/:surveyId/settings" element={<Fetched page={<SettingsPage />} />} />
+            <Route path="/people" element={<Fetched page={<PeoplePage />} />} />
             <Route path="/groups" element={<GroupsPage />} />
             <Route path="/drawings" element={<Fetched page={<GalleryPage />} />} />
             <Route path="/groups/:groupId" element={<Fetched page={<GroupSideBySide />} />} />

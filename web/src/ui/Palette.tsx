@@ -14,10 +14,12 @@ type Props = {
   readonly open: boolean
   readonly onOpenChange: (open: boolean) => void
   readonly places: readonly Place[]
+  /** hears what is typed, so that more places can be looked for */
+  readonly onTyped: (typed: string) => void
 }
 
 /** The command line: typing narrows the places down, Enter goes there. */
-export function Palette({ open, onOpenChange, places }: Props) {
+export function Palette({ open, onOpenChange, places, onTyped }: Props) {
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
@@ -29,6 +31,7 @@ export function Palette({ open, onOpenChange, places }: Props) {
           <Dialog.Title className="sr-only">Go to</Dialog.Title>
           <Command loop label="Go to">
             <Command.Input
+              onValueChange={onTyped}
               placeholder="Where to? A tree, a group, a check …"
               className="min-h-12 w-full rounded-plain border border-edge bg-card px-3 text-lg"
             />

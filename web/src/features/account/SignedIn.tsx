@@ -22,8 +22,10 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
   const navigate = useNavigate()
   const location = useLocation()
   const onBench = useMatch('/surveys/:surveyId/trees/:treeId')
+  const inPlots = useMatch('/surveys/:surveyId/plots/:plotId')
   const session = useQuery(sessionQuery)
   const [going, setGoing] = useState(false)
+  const [typed, setTyped] = useState('')
   const [you, setYou] = useState(false)
   useEffect(() => {
     const signedOut = () => queries.setQueryData(sessionQuery.queryKey, null) // leads to signing in, and back here
@@ -41,7 +43,7 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
     },
   })
 
-  const places = usePlaces(going, () => signOut.mutate())
+  const places = usePlaces(going, typed, session.data, () => signOut.mutate())
   useKeys({ '/': () => setGoing(true) })
 
   if (session.isPending) {
@@ -62,12 +64,20 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
             <NavLink to="/today" className={TAB}>
               Today
             </NavLink>
-            <NavLink to="/groups" className={TAB}>
-              Groups
+            <NavLink to="/plots" className={TAB} aria-current={inPlots ? 'page' : undefined}>
+              Plots
             </NavLink>
             {onBench && (
               <NavLink to={location.pathname} className={TAB}>
                 Bench
+              </NavLink>
+            )}
+            <NavLink to="/groups" className={TAB}>
+              Groups
+            </NavLink>
+            {session.data.role === 'lead' && (
+              <NavLink to="/people" className={`${TAB} max-sm:hidden`}>
+                People
               </NavLink>
             )}
           </nav>
@@ -83,7 +93,7 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
         {signOut.isError && <Notice tone="wrong">{wordsOf(signOut.error)}</Notice>}
         {children}
         <Outlet />
-        <Palette open={going} onOpenChange={setGoing} places={places} />
+        <Palette open={going} onOpenChange={setGoing} places={places} onTyped={setTyped} />
         <YouSheet
           observer={session.data}
           open={you}

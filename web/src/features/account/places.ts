@@ -1,35 +1,73 @@
-import { useQueries, useQuery } from '@tanstack/react-query'
+import { keepPreviousData, queryOptions, useQuery } from '@tanstack/react-query'
 import { useNavigate } from 'react-router'
+import { api, dataOf } from '../../api/client'
+import { groupsQuery } from '../../api/groups'
+import { useSurvey } from '../../api/surveys'
+import type { Observer } from '../../api/types'
 import type { Place } from '../../ui/Palette'
 import { chooseTheme, theme } from '../../ui/theme'
-import { surveysQuery, treesQuery } from '../call/queries'
-import { groupsQuery } from '../group/queries'
 
-/** Everywhere the command line goes: pages, groups, and every tree of the observer's surveys. */
-export function usePlaces(asked: boolean, signOut: () => void): readonly Place[] {
-  const navigate = useNavigate()
-  const surveys = useQuery({ ...surveysQuery, enabled: asked })
-  const groups = useQuery({ ...groupsQuery, enabled: asked })
-  const trees = useQueries({
-    queries: (surveys.data ?? []).map((survey) => ({ ...treesQuery(survey.id), enabled: asked })),
+/** Trees of a survey by what is typed of their plot and tag. */
+const foundTreesQuery = (surveyId: string, find: string) =>
+  queryOptions({
+    queryKey: ['surveys', surveyId, 'found', find],
+    queryFn: async ({ signal }) =>
+      dataOf(
+        await api.GET('/api/surveys/{surveyId}/trees', {
+          params: { path: { surveyId }, query: { find } },
+          signal,
+        }),
+      ),
+    placeholderData: keepPreviousData,
   })
+
+/** Everywhere the command line goes: pages, groups, and the trees of the survey in hand. */
+export function usePlaces(
+  asked: boolean,
+  typed: string,
+  observer: Observer | null | undefined,
+  signOut: () => void,
+): readonly Place[] {
+  const navigate = useNavigate()
+  const { survey } = useSurvey()
+  const groups = useQuery({ ...groupsQuery, enabled: asked })
+  const trees = useQuery({
+    ...foundTreesQuery(survey?.id ?? '', typed),
+    enabled: asked && survey !== undefined,
+  })
+  const isLead = observer?.role === 'lead'
   return [
     { id: 'today', words: 'Today', go: () => navigate('/today') },
-    { id: 'drawings', words: 'All drawings', go: () => navigate('/drawings') },
+    { id: 'plots', words: 'Plots', go: () => navigate('/plots') },
     { id: 'groups', words: 'Groups', go: () => navigate('/groups') },
-    ...(surveys.data ?? []).flatMap((survey, i) =>
-      (trees[i]?.data ?? []).map((tree) => ({
-        id: tree.id,
-        words: `${tree.plotCode}, tree ${tree.tag}`,
-        hint: tree.groupTitle.split(',')[0],
-        go: () => navigate(`/surveys/${survey.id}/trees/${tree.id}`),
-      })),
-    ),
+    { id: 'drawings', words: 'All drawings', go: () => navigate('/drawings') },
+    ...(trees.data ?? []).map((tree) => ({
+      id: tree.id,
+      words: `${tree.plotCode}, tree ${tree.tag}`,
+      hint: tree.groupId?.replaceAll('-', ' ') ?? 'plain',
+      go: () =>
+        survey &&
+        navigate(
+          tree.groupId
+            ? `/surveys/${survey.id}/trees/${tree.id}`
+            : `/surveys/${survey.id}/plots/${tree.plotId}?tree=${tree.id}`,
+        ),
+    })),
     ...(groups.data ?? []).map((group) => ({
       id: group.groupId,
       words: `${group.title}, side by side`,
       go: () => navigate(`/groups/${group.groupId}`),
     })),
+    ...(isLead
+      ? [
+          { id: 'people', words: 'People', go: () => navigate('/people') },
+          {
+            id: 'new-survey',
+            words: 'New survey',
+            go: () => navigate(`/surveys/${crypto.randomUUID()}/settings`),
+          },
+        ]
+      : []),
     {
       id: 'light',
       words: theme() === 'day' ? 'Dusk' : 'Day',

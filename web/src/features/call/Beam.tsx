@@ -1,13 +1,13 @@
 import type { Bench, Judgement, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
+import { Mark, type Standing } from '../../ui/Mark'
 import { OneOf } from '../../ui/OneOf'
+import { Thistle } from '../../ui/Thistle'
 import { percent, points } from '../../ui/words'
 import { Ancestry } from './Ancestry'
 import { BeamPicture } from './BeamPicture'
 import { checkName, reasonWords, ruleSentences, taxonName } from './judgementWords'
-import { Mark, type Standing } from './Mark'
 import { Notch } from './Notch'
-import { Thistle } from './Thistle'
 import { type BeamView, schoolWords } from './useBeamView'
 
 const GROUNDS = [

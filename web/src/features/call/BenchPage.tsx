@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
 import { wordsOf } from '../../api/problem'
+import { sheetQuery } from '../../api/sheets'
 import { Notice } from '../../ui/Notice'
 import { OpenBench } from './OpenBench'
-import { benchQuery, sheetQuery } from './queries'
+import { benchQuery } from './queries'
 
 /** Fetches one tree and the sheet it is read on. */
 export function BenchPage() {

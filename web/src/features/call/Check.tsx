@@ -6,6 +6,7 @@ import { OneOf } from '../../ui/OneOf'
 import { useKeys } from '../../ui/useKeys'
 import { counted, monthRuns } from '../../ui/words'
 import { isForbidden } from './inHand'
+import { MemoryAid } from './MemoryAid'
 import { NumberEntry } from './NumberEntry'
 import { outbox } from './outbox'
 import { Photos } from './Photos'
@@ -160,6 +161,7 @@ export function Check({ bench, sheet, character, work, cover, onSideBySide }: Pr
             </div>
           )}
         </div>
+        <MemoryAid key={character.id} bench={bench} sheet={sheet} character={character} />
         <div className="flex flex-wrap items-start gap-2">
           <Photos bench={bench} character={character.id} />
           <Button onClick={onSideBySide}>

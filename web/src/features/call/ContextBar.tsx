@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { wordsOf } from '../../api/problem'
 import type { Bench, Circumstances, Sheet as GroupSheet } from '../../api/types'
 import { AnyOf } from '../../ui/AnyOf'
@@ -7,24 +8,9 @@ import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { Sheet } from '../../ui/Sheet'
-import { MONTHS, monthName } from '../../ui/words'
+import { HABITATS, MONTHS, monthName, ORIGINS, STAGES } from '../../ui/words'
 import { benchQuery, sendCircumstances, sendTier } from './queries'
 
-const STAGES = ['seedling', 'sapling', 'pole', 'mature'] as const
-const ORIGINS = ['wild', 'planted', 'unknown'] as const
-const HABITATS = [
-  'dry',
-  'mesic',
-  'wet',
-  'waterlogged',
-  'riparian',
-  'calcareous',
-  'acid',
-  'coastal',
-  'edge',
-  'shade',
-  'urban',
-] as const
 const CHIP = 'max-lg:not-last:after:content-[","] lg:rounded-plain lg:border lg:border-line lg:px-2 lg:py-1'
 
 const options = (words: readonly string[]) => words.map((word) => ({ value: word, text: word }))
@@ -37,8 +23,15 @@ export function ContextBar({ bench, sheet }: { readonly bench: Bench; readonly s
     <div className="flex items-center gap-x-4 border-b border-line bg-card px-4 py-2 max-lg:py-1">
       <div className="flex min-w-0 flex-wrap items-center gap-x-4 gap-y-2 max-lg:gap-y-0">
         <h1 className="text-xl max-lg:text-lg">
-          {bench.tree.plotCode} · tree {bench.tree.tag}
+          <Link
+            to={`/surveys/${bench.tree.surveyId}/plots/${bench.tree.plotId}?tree=${bench.tree.id}`}
+            className="underline decoration-line underline-offset-4"
+          >
+            {bench.tree.plotCode}
+          </Link>{' '}
+          · tree {bench.tree.tag}
         </h1>
+        {bench.tree.stems > 1 && <span className="text-quiet">{bench.tree.stems} stems of one clone</span>}
         <span className="text-quiet max-sm:hidden">{sheet.title}</span>
         <ul aria-label="Circumstances" className="flex flex-wrap gap-2 max-lg:gap-x-1.5 max-lg:text-sm">
           <li className={CHIP}>{monthName(month)}</li>
@@ -50,9 +43,13 @@ export function ContextBar({ bench, sheet }: { readonly bench: Bench; readonly s
           <li className={CHIP}>{habitat.length > 0 ? habitat.join(' · ') : 'no habitat noted'}</li>
         </ul>
       </div>
-      <Button look="quiet" className="px-2! max-lg:ml-auto lg:-ml-2" onClick={() => setOpen(true)}>
-        Change
-      </Button>
+      {bench.tree.closed ? (
+        <span className="ml-auto text-quiet">closed survey: read only</span>
+      ) : (
+        <Button look="quiet" className="px-2! max-lg:ml-auto lg:-ml-2" onClick={() => setOpen(true)}>
+          Change
+        </Button>
+      )}
       <Sheet title="How this tree stands" open={open} onOpenChange={setOpen}>
         <CircumstancesForm bench={bench} onDone={() => setOpen(false)} />
       </Sheet>

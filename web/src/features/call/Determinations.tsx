@@ -1,13 +1,14 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { wordsOf } from '../../api/problem'
+import { sheetQuery } from '../../api/sheets'
 import type { Bench, Determination, Sheet as GroupSheet } from '../../api/types'
 import { Notice } from '../../ui/Notice'
 import { Sheet } from '../../ui/Sheet'
 import { counted, dayAndTime, monthName, percent, points } from '../../ui/words'
 import { wordsOfReading } from './entries'
 import { signedWords } from './outcomeWords'
-import { photoAddress, sheetQuery } from './queries'
+import { photoAddress } from './queries'
 
 type Props = {
   readonly determinations: readonly Determination[]

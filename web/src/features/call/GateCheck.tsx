@@ -1,11 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Check as Tick, X } from 'lucide-react'
+import { groupsQuery } from '../../api/groups'
 import { wordsOf } from '../../api/problem'
 import type { Bench, GateItem, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { useKeys } from '../../ui/useKeys'
-import { groupsQuery } from '../group/queries'
 import type { Mark } from './outbox'
 import { benchQuery, sendGroup } from './queries'
 

@@ -1,7 +1,7 @@
 import type { Bench, Sheet } from '../../api/types'
+import { Thistle } from '../../ui/Thistle'
 import { percent } from '../../ui/words'
 import { decidingBalance, taxonName } from './judgementWords'
-import { Thistle } from './Thistle'
 
 export type Part = 'path' | 'check' | 'call'
 

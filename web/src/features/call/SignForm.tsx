@@ -9,7 +9,7 @@ import { Notice } from '../../ui/Notice'
 import { Conditions } from './Conditions'
 import { checkName, decidingBalance, taxonName } from './judgementWords'
 import { MonthChoice } from './MonthChoice'
-import { benchQuery, sendDetermination, treesQuery } from './queries'
+import { benchQuery, sendDetermination } from './queries'
 import { forgetUndo } from './undo'
 
 export type Outcome = 'taxon' | 'come-back' | 'laboratory' | 'group'
@@ -63,7 +63,10 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
       setNote('')
       setVoucher('')
       queries.setQueryData(benchQuery(surveyId, treeId).queryKey, answer)
-      queries.invalidateQueries(treesQuery(surveyId))
+      queries.invalidateQueries({
+        queryKey: ['surveys', surveyId],
+        predicate: ({ queryKey }) => queryKey[2] !== 'trees',
+      })
       onDone()
     },
     onError: () => queries.invalidateQueries(benchQuery(surveyId, treeId)),

@@ -1,8 +1,8 @@
 import { Minus } from 'lucide-react'
 import type { Character, Sheet } from '../../api/types'
 import { Drawing } from '../../ui/Drawing'
+import { Mark } from '../../ui/Mark'
 import { Key } from './GateCheck'
-import { Mark } from './Mark'
 
 type Props = {
   readonly sheet: Sheet

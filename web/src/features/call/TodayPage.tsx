@@ -1,114 +1,175 @@
 import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
+import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { useObserver } from '../../api/observer'
 import { wordsOf } from '../../api/problem'
-import type { TreeRow } from '../../api/types'
+import { useSurvey } from '../../api/surveys'
+import type { Today } from '../../api/types'
 import { Notice } from '../../ui/Notice'
-import { OneOf } from '../../ui/OneOf'
-import { counted, percent } from '../../ui/words'
-import { signedWords } from './outcomeWords'
-import { Permissions } from './Permissions'
-import { surveysQuery, treesQuery } from './queries'
-import { Thistle } from './Thistle'
+import { SurveyHead } from '../../ui/SurveyHead'
+import { Thistle } from '../../ui/Thistle'
+import { counted, monthName } from '../../ui/words'
+import { todayQuery } from './queries'
 
-/** The trees of a survey that are easily mistaken for another taxon. */
+const ROW = 'flex min-h-14 items-center gap-3 px-3 py-2 hover:bg-thistle-wash'
+
+/** What this observer should do today. */
 export function TodayPage() {
   const observer = useObserver()
-  const surveys = useQuery(surveysQuery)
-  const [chosen, setChosen] = useState<string>()
-  const survey = surveys.data?.find((one) => one.id === chosen) ?? surveys.data?.[0]
-
+  const chosen = useSurvey()
+  const { survey } = chosen
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4">
-      <div className="mx-auto w-full max-w-5xl">
-        {surveys.isError && <Notice tone="wrong">{wordsOf(surveys.error)}</Notice>}
-        {surveys.data?.length === 0 && (
-          <Notice tone="plain">You do not belong to a survey yet. Its lead adds you to one.</Notice>
-        )}
-        {survey && (
-          <>
-            <div className="my-2 flex flex-wrap items-end justify-between gap-3">
-              <div>
-                <h1 className="text-2xl">{survey.name}</h1>
-                <p className="text-quiet">
-                  Season {survey.season}. These trees belong to groups that are easily mistaken.
-                </p>
-              </div>
-              {surveys.data && surveys.data.length > 1 && (
-                <OneOf
-                  label="Survey"
-                  options={surveys.data.map((one) => ({
-                    value: one.id,
-                    text: one.name.split(',')[0] ?? one.name,
-                  }))}
-                  value={survey.id}
-                  onChange={setChosen}
-                />
-              )}
-            </div>
-            {observer.role === 'lead' && <Permissions survey={survey} />}
-            <Trees surveyId={survey.id} />
-          </>
-        )}
+      <div className="mx-auto w-full max-w-6xl">
+        <SurveyHead chosen={chosen} title={`Today, ${observer.callSign}`} />
+        {survey && <Lists key={survey.id} surveyId={survey.id} />}
       </div>
     </main>
   )
 }
 
-function Trees({ surveyId }: { readonly surveyId: string }) {
-  const trees = useQuery(treesQuery(surveyId))
-  if (trees.isError) return <Notice tone="wrong">{wordsOf(trees.error)}</Notice>
-  if (!trees.data) return <p role="status">Fetching the trees …</p>
-  const plots = Map.groupBy(trees.data, (tree) => tree.plotCode)
-  return [...plots].map(([plot, rows]) => (
-    <section key={plot} className="mt-4" aria-label={plot}>
-      <h2 className="mb-1 text-lg">{plot}</h2>
-      <ul className="divide-y divide-line border-y border-line bg-card">
-        {rows.map((tree) => (
-          <li key={tree.id}>
-            <Row surveyId={surveyId} tree={tree} />
+function Lists({ surveyId }: { readonly surveyId: string }) {
+  const observer = useObserver()
+  const today = useQuery(todayQuery(surveyId))
+  if (today.isError) return <Notice tone="wrong">{wordsOf(today.error)}</Notice>
+  if (!today.data) return <p role="status">Looking what there is to do …</p>
+  const { walk, walkInAll, settle, settleInAll, secondLook, secondLookInAll } = today.data
+  return (
+    <div className="mt-3 grid items-start gap-5 lg:grid-cols-3">
+      <List
+        title="Walk"
+        words="Plots with trees that nobody signed yet"
+        shown={walk.length}
+        inAll={walkInAll}
+      >
+        {walk.map((plot) => (
+          <li key={plot.id}>
+            <Link to={`/surveys/${surveyId}/plots/${plot.id}`} className={ROW}>
+              <span>
+                <span className="block font-semibold">{plot.code}</span>
+                <span className="block">
+                  {plot.open > 0 && `${plot.open} not signed`}
+                  {plot.begun > 0 && `, ${plot.begun} of them begun by you`}
+                  {plot.comeBackNow > 0 &&
+                    `${plot.open > 0 ? ', ' : ''}${plot.comeBackNow} to come back to this month`}
+                </span>
+              </span>
+            </Link>
           </li>
         ))}
-      </ul>
-    </section>
-  ))
+      </List>
+      <List
+        title="Settle"
+        words={`Your contested calls that ${monthName(today.data.month)} can settle`}
+        shown={settle.length}
+        inAll={settleInAll}
+        after={<Waiting today={today.data} />}
+      >
+        {settle.map((call) => (
+          <li key={call.treeId}>
+            <Link to={`/surveys/${surveyId}/trees/${call.treeId}`} className={ROW}>
+              <Thistle figures={call.thistle} signed={false} className="size-11 shrink-0" />
+              <span>
+                <span className="block font-semibold">
+                  {call.plotCode}, tree {call.tag}: {call.thistle.leadName} or {call.thistle.rivalName}
+                </span>
+                <span className="block">
+                  A visit now settles it {outOf(call.chance)}
+                  {call.check && `; begin with “${call.check}”`}
+                  {call.bestMonth !== today.data.month &&
+                    call.bestChance - call.chance > 0.15 &&
+                    `; in ${monthName(call.bestMonth)} ${outOf(call.bestChance)}`}
+                </span>
+              </span>
+            </Link>
+          </li>
+        ))}
+      </List>
+      <List
+        title="Second look"
+        words={
+          observer.role === 'crew'
+            ? 'Blind readings asked of you'
+            : 'Contested by others, to be read without knowing what they made of it'
+        }
+        shown={secondLook.length}
+        inAll={secondLookInAll}
+      >
+        {secondLook.map((tree) => (
+          <li key={tree.treeId}>
+            <Link to={`/surveys/${surveyId}/trees/${tree.treeId}`} className={ROW}>
+              <span>
+                <span className="block font-semibold">
+                  {tree.plotCode}, tree {tree.tag}
+                </span>
+                <span className="block text-quiet">{tree.groupTitle}</span>
+              </span>
+            </Link>
+          </li>
+        ))}
+      </List>
+    </div>
+  )
 }
 
-function Row({ surveyId, tree }: { readonly surveyId: string; readonly tree: TreeRow }) {
+/** "3 times in 5": a chance as people count. */
+function outOf(chance: number): string {
+  if (chance > 0.97) return 'nearly always'
+  for (const of of [2, 3, 4, 5]) {
+    const times = chance * of
+    if (Math.abs(times - Math.round(times)) < 0.12 && Math.round(times) > 0)
+      return timesIn(Math.round(times), of)
+  }
+  return timesIn(Math.round(chance * 10), 10)
+}
+
+function timesIn(times: number, of: number): string {
+  return `${times === 1 ? 'once' : times === 2 ? 'twice' : `${times} times`} in ${of}`
+}
+
+type ListProps = {
+  readonly title: string
+  readonly words: string
+  readonly shown: number
+  readonly inAll: number
+  readonly after?: ReactNode
+  readonly children: ReactNode
+}
+
+function List({ title, words, shown, inAll, after, children }: ListProps) {
   return (
-    <Link
-      to={`/surveys/${surveyId}/trees/${tree.id}`}
-      className="grid min-h-14 items-center gap-x-4 px-3 py-2 hover:bg-thistle-wash sm:grid-cols-[4.5rem_1fr_1fr]"
-    >
-      <span className="figure text-lg font-bold">{tree.tag}</span>
-      <span>
-        <span className="font-semibold">{tree.groupTitle}</span>
-        <span className="block text-sm text-quiet">
-          {tree.elsewhere ? 'moved here by you from another group; ' : ''}
-          {tree.stage}, {(tree.diameterMillimetres / 10).toFixed(0)} cm through
-        </span>
-      </span>
-      <span className="flex items-center gap-3">
-        {tree.thistle && (
-          <Thistle figures={tree.thistle} signed={tree.signed.length > 0} className="size-11 shrink-0" />
-        )}
-        <span>
-          {tree.signed.map((signed) => (
-            <span key={signed.observer} className="block font-semibold text-moss">
-              {signed.observer} {signedWords(signed)}
-            </span>
-          ))}
-          {tree.thistle ? (
-            <span className="block text-sm text-quiet">
-              you: {counted(tree.readings, 'reading')}, {tree.thistle.leadName} at{' '}
-              {percent(tree.thistle.share)}
-            </span>
-          ) : (
-            tree.signed.length === 0 && <span className="text-quiet">not read yet</span>
-          )}
-        </span>
-      </span>
-    </Link>
+    <section aria-label={title}>
+      <h2 className="flex items-baseline justify-between border-b-2 border-ink pb-1 text-xl">
+        {title} <span className="figure text-base">{inAll}</span>
+      </h2>
+      <p className="py-1 text-quiet">{words}</p>
+      {inAll === 0 ? (
+        <p className="rounded-plain border border-line bg-card px-3 py-4">Nothing now.</p>
+      ) : (
+        <ul className="divide-y divide-line border-y border-line bg-card">{children}</ul>
+      )}
+      {shown < inAll && <p className="py-1 text-quiet">and {inAll - shown} more</p>}
+      {after}
+    </section>
+  )
+}
+
+/** Calls for which today is not the day: "not today" is a good answer, with a date. */
+function Waiting({ today }: { readonly today: Today }) {
+  const { waiting, unplayed } = today
+  if (waiting.length === 0 && unplayed === 0) return null
+  return (
+    <ul aria-label="Waiting" className="mt-2 grid gap-1">
+      {waiting.map(({ month, calls }) => (
+        <li key={month}>
+          {month === 0
+            ? `${counted(calls, 'call')} that no month is likely to settle: a sample may, or the group only`
+            : `${counted(calls, 'call')} better left until ${monthName(month)}`}
+        </li>
+      ))}
+      {unplayed > 0 && (
+        <li role="status">{counted(unplayed, 'call')} still being played through the year …</li>
+      )}
+    </ul>
   )
 }

@@ -1,20 +1,17 @@
 import { queryOptions } from '@tanstack/react-query'
 import { api, dataOf } from '../../api/client'
+import { failure } from '../../api/problem'
 import type { Circumstances, NewDetermination } from '../../api/types'
 import type { Unsent } from './outbox'
 
 const LONGEST_PROMPT = 30 // seconds; what takes no longer counts as read when it arrives
 
-export const surveysQuery = queryOptions({
-  queryKey: ['surveys'],
-  queryFn: async ({ signal }) => dataOf(await api.GET('/api/surveys', { signal })),
-})
-
-export const treesQuery = (surveyId: string) =>
+export const todayQuery = (surveyId: string) =>
   queryOptions({
-    queryKey: ['surveys', surveyId, 'trees'],
+    queryKey: ['surveys', surveyId, 'today'],
     queryFn: async ({ signal }) =>
-      dataOf(await api.GET('/api/surveys/{surveyId}/trees', { params: { path: { surveyId } }, signal })),
+      dataOf(await api.GET('/api/surveys/{surveyId}/today', { params: { path: { surveyId } }, signal })),
+    refetchInterval: (query) => (query.state.data?.unplayed ? 3000 : 60_000),
   })
 
 export const benchQuery = (surveyId: string, treeId: string) =>
@@ -28,15 +25,6 @@ export const benchQuery = (surveyId: string, treeId: string) =>
         }),
       ),
     refetchInterval: 5000, // the same observer may work on a second device
-  })
-
-/** A sheet version never changes, so it is asked for once. */
-export const sheetQuery = (versionId: string) =>
-  queryOptions({
-    queryKey: ['sheets', versionId],
-    queryFn: async ({ signal }) =>
-      dataOf(await api.GET('/api/sheets/{versionId}', { params: { path: { versionId } }, signal })),
-    staleTime: Number.POSITIVE_INFINITY,
   })
 
 /** Hands what was entered to the server; a reading tells how long it waited here. */
@@ -95,13 +83,13 @@ export function photoAddress(surveyId: string, treeId: string, photoId: string):
   return `/api/surveys/${surveyId}/trees/${treeId}/photos/${photoId}`
 }
 
-export async function sendPermissions(
-  surveyId: string,
-  body: { woundingAllowed: boolean; photoPositionKept: boolean },
-) {
-  return dataOf(
-    await api.PUT('/api/surveys/{surveyId}/permissions', { params: { path: { surveyId } }, body }),
-  )
+/** Keeps the observer's own note on a character; an empty one forgets it. */
+export async function sendMemoryAid(groupId: string, characterId: string, body: string): Promise<void> {
+  const { error, response } = await api.PUT('/api/memory-aids/{groupId}/{characterId}', {
+    params: { path: { groupId, characterId } },
+    body: { body },
+  })
+  if (!response.ok) throw failure(response.status, error)
 }
 
 export async function sendCircumstances(surveyId: string, treeId: string, body: Circumstances) {

@@ -1,14 +1,14 @@
 import { useQueries, useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
+import { groupsQuery } from '../../api/groups'
 import { wordsOf } from '../../api/problem'
+import { sheetQuery } from '../../api/sheets'
 import type { Sheet } from '../../api/types'
 import { Drawing } from '../../ui/Drawing'
 import { Notice } from '../../ui/Notice'
 import { measured } from '../../ui/words'
-import { sheetQuery } from '../call/queries'
 import { outermost, valueOn } from '../call/rulerScale'
-import { groupsQuery } from './queries'
 
 /** All drawings, by group and character, with their words. */
 export function GalleryPage() {

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
+import { groupsQuery } from '../../api/groups'
 import { wordsOf } from '../../api/problem'
 import { Notice } from '../../ui/Notice'
-import { groupsQuery } from './queries'
 
 /** The groups that get mixed up; each opens side by side. */
 export function GroupsPage() {

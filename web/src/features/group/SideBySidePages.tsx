@@ -1,12 +1,13 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link, useParams } from 'react-router'
+import { groupsQuery } from '../../api/groups'
 import { useObserver } from '../../api/observer'
 import { wordsOf } from '../../api/problem'
+import { sheetQuery } from '../../api/sheets'
 import { Notice } from '../../ui/Notice'
 import { entriesOf } from '../call/entries'
 import { useUnsent } from '../call/outbox'
-import { benchQuery, sheetQuery } from '../call/queries'
-import { groupsQuery } from './queries'
+import { benchQuery } from '../call/queries'
 import { SideBySide } from './SideBySide'
 
 const NOTHING_READ = new Map<string, never>()

@@ -1,12 +1,6 @@
 import { queryOptions } from '@tanstack/react-query'
 import { api, dataOf } from '../../api/client'
 
-export const groupsQuery = queryOptions({
-  queryKey: ['groups'],
-  queryFn: async ({ signal }) => dataOf(await api.GET('/api/sheets', { signal })),
-  staleTime: 60_000,
-})
-
 /** What is asked when taxa are to be parted. */
 export type Question = {
   readonly versionId: string

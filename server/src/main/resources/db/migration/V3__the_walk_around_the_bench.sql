@@ -141,6 +141,7 @@ create table import_file (
     mapping jsonb,
     state text not null check (state in ('sent', 'checking', 'checked', 'storing', 'stored', 'stopped', 'broken')),
     rows_done bigint not null default 0,
+    share_done double precision not null default 0, -- of the work in hand, 0 to 1
     problem_count bigint not null default 0,
     plots_new int not null default 0,
     trees_new int not null default 0,
@@ -164,6 +165,7 @@ create table import_row (
     plot jsonb, -- what the row says of its plot; null: nothing
     tag int, -- null: a plot alone
     tree jsonb,
+    tree_id uuid not null default gen_random_uuid(),
     primary key (import_id, place)
 );
 

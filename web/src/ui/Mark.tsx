@@ -1,4 +1,4 @@
-import { markPath } from '../../draw/markPath'
+import { markPath } from '../draw/markPath'
 
 export type Standing = 'lead' | 'rival' | 'other'
 

@@ -1,7 +1,7 @@
-import type { ThistleFigures } from '../../api/types'
-import { markPath } from '../../draw/markPath'
-import { filledDisc, spineBearing, spinePath } from '../../draw/spinePath'
-import { counted, percent } from '../../ui/words'
+import type { ThistleFigures } from '../api/types'
+import { markPath } from '../draw/markPath'
+import { filledDisc, spineBearing, spinePath } from '../draw/spinePath'
+import { counted, percent } from './words'
 
 type Props = {
   readonly figures: ThistleFigures

@@ -1,0 +1,140 @@
+package org.goldthistle.formats;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.CodingErrorAction;
+import java.nio.charset.StandardCharsets;
+import java.util.HashSet;
+import java.util.Iterator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import org.goldthistle.core.RefusedException;
+
+/** A table in a text file: RFC 4180 in UTF-8, with commas, semicolons or tabs between its cells. */
+public final class CsvFile implements RowFile {
+    private static final int LONGEST_HEADING = 64 * 1024; // characters
+    private static final char BYTE_ORDER_MARK = '\uFEFF';
+    private static final char[] DELIMITERS = {',', ';', '\t'};
+
+    private final CSVParser parser;
+    private final Iterator<CSVRecord> records;
+    private final List<String> headings;
+
+    private CsvFile(CSVParser parser) {
+        this.parser = parser;
+        this.records = parser.iterator();
+        this.headings = read("row 1").map(CSVRecord::toList).orElse(List.of()).stream()
+                .map(String::strip)
+                .toList();
+    }
+
+    /** @throws RefusedException if it has no heading, or the heading names a column twice */
+    public static CsvFile open(InputStream content) throws IOException {
+        BufferedReader text = new BufferedReader(new InputStreamReader(
+                content,
+                StandardCharsets.UTF_8
+                        .newDecoder()
+                        .onMalformedInput(CodingErrorAction.REPORT)
+                        .onUnmappableCharacter(CodingErrorAction.REPORT)));
+        try {
+            text.mark(LONGEST_HEADING);
+            if (text.read() != BYTE_ORDER_MARK) {
+                text.reset();
+            }
+            text.mark(LONGEST_HEADING);
+            String first = text.readLine();
+            text.reset();
+            CSVFormat format = CSVFormat.RFC4180
+                    .builder()
+                    .setDelimiter(delimiter(first == null ? "" : first))
+                    .setIgnoreEmptyLines(true)
+                    .get();
+            CsvFile file = new CsvFile(CSVParser.parse(text, format));
+            file.requireHeadings();
+            return file;
+        } catch (CharacterCodingException other) {
+            throw otherEncoding("row 1");
+        }
+    }
+
+    private void requireHeadings() {
+        Set<String> seen = new HashSet<>();
+        for (String heading : headings) {
+            if (!heading.isEmpty() && !seen.add(heading)) {
+                throw RefusedException.of("row 1", "the heading \"" + heading + "\" twice", "each heading once");
+            }
+        }
+        if (seen.isEmpty()) {
+            throw RefusedException.of("row 1", "no heading", "a first row that names the columns");
+        }
+    }
+
+    private static char delimiter(String heading) {
+        char best = DELIMITERS[0];
+        for (char one : DELIMITERS) {
+            if (count(heading, one) > count(heading, best)) {
+                best = one;
+            }
+        }
+        return best;
+    }
+
+    private static long count(String text, char what) {
+        return text.chars().filter(one -> one == what).count();
+    }
+
+    @Override
+    public List<String> headings() {
+        return headings.stream().filter(heading -> !heading.isEmpty()).toList();
+    }
+
+    @Override
+    public Optional<FileRow> next() {
+        return read("the row after " + parser.getRecordNumber()).map(this::row);
+    }
+
+    private FileRow row(CSVRecord read) {
+        Map<String, String> cells = new LinkedHashMap<>();
+        for (int i = 0; i < Math.min(headings.size(), read.size()); i++) {
+            String cell = read.get(i).strip();
+            if (!cell.isEmpty() && !headings.get(i).isEmpty()) {
+                cells.put(headings.get(i), cell);
+            }
+        }
+        Optional<String> broken = read.size() <= headings.size()
+                ? Optional.empty()
+                : Optional.of("it has " + read.size() + " cells under " + headings.size() + " headings");
+        return new FileRow(read.getRecordNumber(), cells, broken);
+    }
+
+    private Optional<CSVRecord> read(String place) {
+        try {
+            return records.hasNext() ? Optional.of(records.next()) : Optional.empty();
+        } catch (UncheckedIOException broken) {
+            if (broken.getCause() instanceof CharacterCodingException) {
+                throw otherEncoding(place);
+            }
+            throw RefusedException.of(
+                    place, "quotes that do not end as they should", "cells quoted as RFC 4180 has it");
+        }
+    }
+
+    private static RefusedException otherEncoding(String place) {
+        return RefusedException.of(place, "a byte that is no UTF-8", "a file saved as UTF-8");
+    }
+
+    @Override
+    public void close() throws IOException {
+        parser.close();
+    }
+}

@@ -1,0 +1,139 @@
+package org.goldthistle.formats;
+
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonLocation;
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.JsonToken;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.goldthistle.core.RefusedException;
+
+/** A map in a text file: a feature collection of RFC 7946 whose features are points, read one at a time. */
+public final class GeoJsonFile implements RowFile {
+    /** Heading of where a feature lies, degrees north. */
+    public static final String POINT_LATITUDE = "point latitude";
+    /** Heading of where a feature lies, degrees east. */
+    public static final String POINT_LONGITUDE = "point longitude";
+
+    private static final int READ_FOR_HEADINGS = 50;
+    private static final ObjectMapper JSON = new ObjectMapper();
+
+    private final JsonParser parser;
+    private final Deque<FileRow> ahead = new ArrayDeque<>();
+    private final Set<String> headings = new LinkedHashSet<>();
+    private long place;
+
+    private GeoJsonFile(JsonParser parser) {
+        this.parser = parser;
+    }
+
+    /** @throws RefusedException if it is no feature collection */
+    public static GeoJsonFile open(InputStream content) throws IOException {
+        GeoJsonFile file = new GeoJsonFile(new JsonFactory().createParser(content));
+        file.findFeatures();
+        while (file.ahead.size() < READ_FOR_HEADINGS) {
+            Optional<FileRow> row = file.read();
+            if (row.isEmpty()) {
+                break;
+            }
+            file.headings.addAll(row.get().cells().keySet());
+            file.ahead.add(row.get());
+        }
+        return file;
+    }
+
+    private void findFeatures() throws IOException {
+        try {
+            boolean isObject = parser.nextToken() == JsonToken.START_OBJECT;
+            while (isObject && parser.nextToken() == JsonToken.FIELD_NAME) {
+                String name = parser.currentName();
+                JsonToken value = parser.nextToken();
+                if (name.equals("features") && value == JsonToken.START_ARRAY) {
+                    return;
+                }
+                parser.skipChildren();
+            }
+        } catch (JsonProcessingException broken) {
+            throw broken(broken);
+        }
+        throw RefusedException.of("", "no list of features", "a GeoJSON feature collection");
+    }
+
+    @Override
+    public List<String> headings() {
+        return List.copyOf(headings);
+    }
+
+    @Override
+    public Optional<FileRow> next() throws IOException {
+        return ahead.isEmpty() ? read() : Optional.of(ahead.poll());
+    }
+
+    private Optional<FileRow> read() throws IOException {
+        try {
+            if (parser.nextToken() != JsonToken.START_OBJECT) {
+                return Optional.empty();
+            }
+            place++;
+            return Optional.of(row(JSON.readTree(parser)));
+        } catch (JsonProcessingException broken) {
+            throw broken(broken);
+        }
+    }
+
+    private FileRow row(JsonNode feature) {
+        Map<String, String> cells = new LinkedHashMap<>();
+        feature.path("properties").properties().forEach(property -> {
+            String text = text(property.getValue());
+            if (!text.isEmpty()) {
+                cells.put(property.getKey(), text);
+            }
+        });
+        JsonNode geometry = feature.path("geometry");
+        JsonNode coordinates = geometry.path("coordinates");
+        boolean isPoint = geometry.path("type").asText().equals("Point")
+                && coordinates.path(0).isNumber()
+                && coordinates.path(1).isNumber();
+        if (isPoint) {
+            cells.put(POINT_LONGITUDE, coordinates.path(0).asText());
+            cells.put(POINT_LATITUDE, coordinates.path(1).asText());
+        }
+        boolean fits = isPoint || geometry.isNull() || geometry.isMissingNode();
+        return new FileRow(
+                place, cells, fits ? Optional.empty() : Optional.of("its geometry is neither a point nor null"));
+    }
+
+    private static String text(JsonNode value) {
+        if (value.isArray()) {
+            List<String> parts = new ArrayList<>();
+            value.forEach(part -> parts.add(part.asText()));
+            return String.join(";", parts);
+        }
+        return value.isNull() ? "" : value.asText().strip();
+    }
+
+    private static RefusedException broken(JsonProcessingException broken) {
+        JsonLocation at = broken.getLocation();
+        return RefusedException.of(
+                at == null ? "" : "line " + at.getLineNr() + ", column " + at.getColumnNr(),
+                "something that is no JSON",
+                "a GeoJSON file in UTF-8");
+    }
+
+    @Override
+    public void close() throws IOException {
+        parser.close();
+    }
+}

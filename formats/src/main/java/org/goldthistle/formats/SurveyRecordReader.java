@@ -1,0 +1,190 @@
+package org.goldthistle.formats;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.goldthistle.core.Refusals;
+import org.goldthistle.core.plot.GeoPosition;
+
+/**
+ * Reads rows as plots and trees.
+ *
+ * @param columns which heading holds which field, and in which unit
+ */
+public record SurveyRecordReader(Map<SurveyField, Column> columns) {
+    private static final String STAGE_UNSAID = "mature";
+    private static final String ORIGIN_UNSAID = "unknown";
+
+    /** A heading, and the unit of what stands below it; the unit is empty for what has none. */
+    public record Column(String heading, String unit) {}
+
+    /** Copies the map. */
+    public SurveyRecordReader {
+        columns = Map.copyOf(columns);
+    }
+
+    /**
+     * Reads one row.
+     *
+     * @param refusals notes what cannot be read, by heading
+     */
+    public SurveyRecord read(FileRow row, Refusals refusals) {
+        row.broken().ifPresent(why -> refusals.require(false, "", why, "a row like the others"));
+        String plot = text(row, SurveyField.PLOT);
+        refusals.require(!plot.isEmpty(), heading(SurveyField.PLOT), "nothing", "the code of a plot");
+        Integer tag = whole(row, SurveyField.TAG, refusals);
+        boolean isPlotAlone = tag == null;
+        Double latitude = number(row, SurveyField.LATITUDE, refusals);
+        Double longitude = number(row, SurveyField.LONGITUDE, refusals);
+        Optional<GeoPosition> point = point(row, refusals);
+        if (isPlotAlone && latitude == null && point.isPresent()) {
+            latitude = point.get().latitude();
+            longitude = point.get().longitude();
+        }
+        Double azimuth = number(row, SurveyField.AZIMUTH, refusals);
+        Double distance = number(row, SurveyField.DISTANCE, refusals);
+        if (!isPlotAlone
+                && azimuth == null
+                && distance == null
+                && point.isPresent()
+                && latitude != null
+                && longitude != null) {
+            GeoPosition centre = new GeoPosition(latitude, longitude);
+            azimuth = rounded(centre.azimuthTo(point.get()), 100) % 360;
+            distance = rounded(centre.distanceTo(point.get()), 100);
+        }
+        if (!isPlotAlone) {
+            requireThere(refusals, SurveyField.AZIMUTH, azimuth);
+            requireThere(refusals, SurveyField.DISTANCE, distance);
+        }
+        Integer diameter = whole(row, SurveyField.DIAMETER, refusals);
+        if (!isPlotAlone) {
+            requireThere(refusals, SurveyField.DIAMETER, diameter);
+        }
+        return new SurveyRecord(
+                plot,
+                latitude,
+                longitude,
+                number(row, SurveyField.RADIUS, refusals),
+                number(row, SurveyField.ALTITUDE, refusals),
+                words(row, SurveyField.PLOT_HABITAT),
+                textOrNull(row, SurveyField.PLOT_NOTES),
+                tag,
+                azimuth,
+                distance,
+                diameter,
+                whole(row, SurveyField.HEIGHT, refusals),
+                isPlotAlone ? null : code(row, SurveyField.STAGE, STAGE_UNSAID),
+                isPlotAlone ? null : code(row, SurveyField.ORIGIN, ORIGIN_UNSAID),
+                words(row, SurveyField.HABITAT),
+                textOrNull(row, SurveyField.CONDITION),
+                isPlotAlone ? null : code(row, SurveyField.GROUP, null),
+                textOrNull(row, SurveyField.TAXON),
+                whole(row, SurveyField.CLONE_OF, refusals));
+    }
+
+    private String heading(SurveyField field) {
+        return columns.containsKey(field) ? columns.get(field).heading() : field.code();
+    }
+
+    private static Optional<GeoPosition> point(FileRow row, Refusals refusals) {
+        String latitude = row.cells().get(GeoJsonFile.POINT_LATITUDE);
+        String longitude = row.cells().get(GeoJsonFile.POINT_LONGITUDE);
+        if (latitude == null || longitude == null) {
+            return Optional.empty();
+        }
+        return refusals.attempt(
+                "geometry",
+                () -> Optional.of(new GeoPosition(Double.parseDouble(latitude), Double.parseDouble(longitude))),
+                Optional.empty());
+    }
+
+    private void requireThere(Refusals refusals, SurveyField field, Object value) {
+        boolean alreadyRefused = columns.containsKey(field) && value == null && !refusals.isEmpty();
+        refusals.require(value != null || alreadyRefused, heading(field), "nothing", "a number");
+    }
+
+    private String text(FileRow row, SurveyField field) {
+        Column column = columns.get(field);
+        String cell = column == null ? null : row.cells().get(column.heading());
+        return cell == null ? "" : SurveyCsv.unguarded(cell);
+    }
+
+    private String textOrNull(FileRow row, SurveyField field) {
+        String text = text(row, field);
+        return text.isEmpty() ? null : text;
+    }
+
+    private String code(FileRow row, SurveyField field, String unsaid) {
+        String text = text(row, field);
+        return text.isEmpty() ? unsaid : text.toLowerCase(Locale.ROOT);
+    }
+
+    private List<String> words(FileRow row, SurveyField field) {
+        String text = text(row, field);
+        if (text.isEmpty()) {
+            return null;
+        }
+        List<String> words = new ArrayList<>();
+        for (String word : text.toLowerCase(Locale.ROOT).split("[;,\\s]+")) {
+            if (!word.isEmpty()) {
+                words.add(word);
+            }
+        }
+        return words;
+    }
+
+    private Integer whole(FileRow row, SurveyField field, Refusals refusals) {
+        Double number = number(row, field, refusals);
+        if (number == null) {
+            return null;
+        }
+        long rounded = Math.round(number);
+        boolean isWhole = Math.abs(number - rounded) < 1e-6 && Math.abs(number) < Integer.MAX_VALUE;
+        refusals.require(isWhole, heading(field), text(row, field), "a whole number of " + unitWords(field));
+        return isWhole ? (int) rounded : null;
+    }
+
+    private static String unitWords(SurveyField field) {
+        return field.units().isEmpty() ? "these" : field.units().get(0);
+    }
+
+    /** In our own unit; a comma may stand for the point. */
+    private Double number(FileRow row, SurveyField field, Refusals refusals) {
+        String text = text(row, field);
+        if (text.isEmpty()) {
+            return null;
+        }
+        try {
+            double value = Double.parseDouble(text.indexOf('.') < 0 ? text.replace(',', '.') : text);
+            return inOurUnit(value, field);
+        } catch (NumberFormatException notANumber) {
+            refusals.require(false, heading(field), text, "a number");
+            return null;
+        }
+    }
+
+    private double inOurUnit(double value, SurveyField field) {
+        String unit = columns.get(field).unit();
+        String ours = field.units().isEmpty() ? "" : field.units().get(0);
+        if (unit.equals(ours) || unit.isEmpty()) {
+            return value;
+        }
+        return unit.equals("gon") ? rounded(value * 0.9, 1000) : rounded(value * metres(unit) / metres(ours), 1000);
+    }
+
+    private static double metres(String unit) {
+        return switch (unit) {
+            case "mm" -> 0.001;
+            case "cm" -> 0.01;
+            case "dm" -> 0.1;
+            default -> 1;
+        };
+    }
+
+    private static double rounded(double value, int parts) {
+        return (double) Math.round(value * parts) / parts;
+    }
+}

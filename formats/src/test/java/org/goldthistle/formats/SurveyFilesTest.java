@@ -1,0 +1,238 @@
+package org.goldthistle.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.goldthistle.core.Refusal;
+import org.goldthistle.core.Refusals;
+import org.goldthistle.core.RefusedException;
+import org.goldthistle.core.plot.GeoPosition;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Surveys in and out of open formats. */
+class SurveyFilesTest {
+    private static final Determined OPEN = new Determined("open", null, null, null);
+    private static final SurveyRecord TREE = new SurveyRecord(
+            "Kettle Moss 07",
+            55.0304,
+            -20.3841,
+            12.62,
+            21.0,
+            List.of("wet", "acid"),
+            "=HYPERLINK(\"x\"), \"quoted\"",
+            23,
+            204.5,
+            7.2,
+            287,
+            185,
+            "mature",
+            "wild",
+            List.of("edge"),
+            "-top gone,\nleans",
+            "birches",
+            null,
+            null);
+    private static final SurveyRecord PLAIN = new SurveyRecord(
+            "Kettle Moss 07",
+            55.0304,
+            -20.3841,
+            12.62,
+            21.0,
+            List.of("wet", "acid"),
+            "=HYPERLINK(\"x\"), \"quoted\"",
+            24,
+            0.0,
+            0.1,
+            9,
+            null,
+            "seedling",
+            "unknown",
+            null,
+            "'=1",
+            null,
+            "Quercus robur",
+            23);
+    private static final SurveyRecord PLOT = new SurveyRecord(
+            "Stony Rigg 01",
+            null,
+            null,
+            15.0,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null);
+
+    @Test
+    void a_table_gives_back_what_was_written_and_hides_formulas() throws IOException {
+        StringBuilder text = new StringBuilder();
+        try (SurveyCsv csv = new SurveyCsv(text)) {
+            csv.write(TREE, new Determined("taxon", "silver birch", "Dipper", "2026-09-14"));
+            csv.write(PLAIN, OPEN);
+            csv.write(PLOT, OPEN);
+        }
+
+        assertThat(text.toString())
+                .contains("\"'=HYPERLINK(\"\"x\"\"), \"\"quoted\"\"\"")
+                .contains("''=1");
+        assertThat(read(CsvFile.open(bytes(text.toString(), StandardCharsets.UTF_8))))
+                .containsExactly(TREE, PLAIN, PLOT);
+    }
+
+    @Test
+    void a_map_gives_back_what_was_written_and_puts_trees_where_they_stand() throws IOException {
+        ByteArrayOutputStream text = new ByteArrayOutputStream();
+        try (SurveyGeoJson map = new SurveyGeoJson(text)) {
+            map.writePlot(TREE);
+            map.writeTree(TREE, OPEN);
+            map.writeTree(PLAIN, OPEN);
+            map.writePlot(PLOT);
+        }
+
+        JsonNode tree =
+                new ObjectMapper().readTree(text.toByteArray()).path("features").get(1);
+        GeoPosition at = new GeoPosition(
+                tree.at("/geometry/coordinates/1").asDouble(),
+                tree.at("/geometry/coordinates/0").asDouble());
+        assertThat(new GeoPosition(55.0304, -20.3841).distanceTo(at)).isBetween(7.19999, 7.20001);
+        List<SurveyRecord> back = read(GeoJsonFile.open(new ByteArrayInputStream(text.toByteArray())));
+        assertThat(back).hasSize(4);
+        assertThat(back.get(0).latitude()).isEqualTo(55.0304);
+        assertThat(back.get(0).plotNotes()).isEqualTo(TREE.plotNotes());
+        assertThat(back.get(1).condition()).isEqualTo(TREE.condition());
+        assertThat(back.get(1).habitat()).isEqualTo(TREE.habitat());
+        assertThat(back.get(2).cloneOf()).isEqualTo(23);
+        assertThat(back.get(2).taxon()).isEqualTo("Quercus robur");
+    }
+
+    @Test
+    void a_tree_that_is_only_a_point_is_measured_from_its_plot() throws IOException {
+        GeoPosition at = new GeoPosition(55.03, -20.38).at(204, 7.2);
+        String text =
+                "{\"type\":\"FeatureCollection\",\"features\":[{\"type\":\"Feature\",\"geometry\":{\"type\":\"Point\","
+                        + "\"coordinates\":[" + at.longitude() + "," + at.latitude()
+                        + "]},\"properties\":{\"plot\":\"P\",\"lat\":55.03,"
+                        + "\"lon\":-20.38,\"tag\":1,\"dbh mm\":100,\"taxon\":\"Quercus robur\"}}]}";
+
+        SurveyRecord tree =
+                read(GeoJsonFile.open(bytes(text, StandardCharsets.UTF_8))).get(0);
+
+        assertThat(tree.azimuthDegrees()).isEqualTo(204.0);
+        assertThat(tree.distanceMetres()).isEqualTo(7.2);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "Plot Code, PLOT, ''",
+        "dbh_cm, DIAMETER, cm",
+        "Diameter (mm), DIAMETER, mm",
+        "Azimuth [gon], AZIMUTH, gon",
+        "distance dm, DISTANCE, dm",
+        "Lat., LATITUDE, ''",
+        "height m, HEIGHT, m",
+    })
+    void a_heading_is_known_by_its_words_and_its_unit(String heading, SurveyField field, String unit) {
+        assertThat(SurveyField.ofHeading(heading)).contains(field);
+        assertThat(field.unitIn(heading).orElse("")).isEqualTo(unit);
+    }
+
+    @Test
+    void semicolons_decimal_commas_a_byte_order_mark_and_other_units_are_read() throws IOException {
+        String text = "\uFEFFplot;tag;azimuth gon;distance dm;dbh cm;h m;group\r\nP;3;100;45,5;12,3;18,5;Birches\r\n";
+
+        SurveyRecord tree =
+                read(CsvFile.open(bytes(text, StandardCharsets.UTF_8))).get(0);
+
+        assertThat(tree.azimuthDegrees()).isEqualTo(90);
+        assertThat(tree.distanceMetres()).isEqualTo(4.55);
+        assertThat(tree.diameterMillimetres()).isEqualTo(123);
+        assertThat(tree.heightDecimetres()).isEqualTo(185);
+        assertThat(tree.group()).isEqualTo("birches");
+    }
+
+    @Test
+    void what_cannot_be_read_is_told_by_heading() throws IOException {
+        CsvFile file =
+                CsvFile.open(bytes("plot,tag,azimuth,distance,dbh mm\n,x,east,,12.5,7\n", StandardCharsets.UTF_8));
+        Refusals refusals = new Refusals();
+
+        reader(file).read(file.next().orElseThrow(), refusals);
+
+        assertThatThrownBy(refusals::throwIfAny)
+                .isInstanceOfSatisfying(
+                        RefusedException.class,
+                        refused -> assertThat(refused.refusals().stream().map(Refusal::key))
+                                .containsExactly("", "plot", "tag", "azimuth", "dbh mm"));
+    }
+
+    @Test
+    void another_encoding_open_quotes_and_no_heading_are_refused_with_their_place() {
+        Charset old = StandardCharsets.ISO_8859_1;
+        assertThatThrownBy(() -> read(CsvFile.open(bytes("plot,tag\nBäck,1\n", old))))
+                .hasMessageContaining("UTF-8")
+                .hasMessageContaining("row");
+        assertThatThrownBy(() -> read(CsvFile.open(bytes("plot,tag\n\"Beck,1\n", StandardCharsets.UTF_8))))
+                .hasMessageContaining("quotes");
+        assertThatThrownBy(() -> CsvFile.open(bytes("", StandardCharsets.UTF_8)))
+                .hasMessageContaining("no heading");
+        assertThatThrownBy(() -> CsvFile.open(bytes("a,a\n", StandardCharsets.UTF_8)))
+                .hasMessageContaining("twice");
+        assertThatThrownBy(() -> GeoJsonFile.open(bytes("{\"type\":\"Point\"}", StandardCharsets.UTF_8)))
+                .hasMessageContaining("feature collection");
+        assertThatThrownBy(() -> GeoJsonFile.open(bytes("{\"features\":[{\"a\":", StandardCharsets.UTF_8)))
+                .hasMessageContaining("line 1");
+    }
+
+    private static ByteArrayInputStream bytes(String text, Charset charset) {
+        return new ByteArrayInputStream(text.getBytes(charset));
+    }
+
+    private static SurveyRecordReader reader(RowFile file) {
+        Map<SurveyField, SurveyRecordReader.Column> columns = new EnumMap<>(SurveyField.class);
+        for (String heading : file.headings()) {
+            SurveyField.ofHeading(heading)
+                    .ifPresent(field -> columns.put(
+                            field,
+                            new SurveyRecordReader.Column(
+                                    heading, field.unitIn(heading).orElse(""))));
+        }
+        return new SurveyRecordReader(columns);
+    }
+
+    private static List<SurveyRecord> read(RowFile file) throws IOException {
+        try (file) {
+            SurveyRecordReader reader = reader(file);
+            Refusals refusals = new Refusals();
+            List<SurveyRecord> records = new ArrayList<>();
+            for (Optional<FileRow> row = file.next(); row.isPresent(); row = file.next()) {
+                records.add(reader.read(row.get(), refusals));
+            }
+            refusals.throwIfAny();
+            return records;
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** Where the crew stands, as a positioning receiver says. */
+package org.goldthistle.position;

@@ -1,0 +1,233 @@
+import { type KeyboardEvent, memo, useId } from 'react'
+import type { NamedTaxon, TreeRow } from '../../api/types'
+import { spineBearing, spinePath } from '../../draw/spinePath'
+import { identityOf, LOOK_WORDS, type Look, lookOf, stateOf } from './standing'
+import { markRadius, neighbour, placeOf, ringsOf } from './stemMap'
+
+type Props = {
+  readonly trees: readonly TreeRow[]
+  readonly taxa: readonly NamedTaxon[]
+  readonly radius: number
+  readonly chosen: string | undefined
+  readonly onChoose: (id: string) => void
+  readonly onOpen: (id: string) => void
+}
+
+const FILLS: Readonly<Record<Look, string>> = {
+  plain: 'fill-line stroke-edge',
+  open: 'fill-card stroke-ink',
+  begun: 'fill-gold-wash stroke-ink',
+  contested: 'fill-gold-wash stroke-rust',
+  waiting: 'fill-slate-wash stroke-slate',
+  signed: 'fill-moss stroke-moss',
+  stem: 'fill-card stroke-edge',
+}
+
+/** The stems of a plot as seen from above, north up, to scale; arrow keys lead from stem to stem. */
+export function StemMap({ trees, taxa, radius, chosen, onChoose, onOpen }: Props) {
+  const id = useId()
+  const room = radius * 1.13
+  const keys = (event: KeyboardEvent) => {
+    if (event.key.startsWith('Arrow')) {
+      event.preventDefault()
+      const next = neighbour(trees, chosen, event.key)
+      if (next) onChoose(next)
+    }
+    if (event.key === 'Enter' && chosen) onOpen(chosen)
+  }
+  return (
+    <div
+      role="listbox"
+      aria-label="Stem map; arrow keys go from stem to stem, Enter opens one"
+      aria-activedescendant={chosen ? `${id}-${chosen}` : undefined}
+      tabIndex={0}
+      onKeyDown={keys}
+    >
+      <svg
+        viewBox={`${-room} ${-room} ${2 * room} ${2 * room}`}
+        role="presentation"
+        className="aspect-square w-full rounded-plain border border-line bg-card select-none"
+      >
+        <Ground radius={radius} />
+        {trees.map((tree) => (
+          <Stem
+            key={tree.id}
+            id={`${id}-${tree.id}`}
+            tree={tree}
+            words={`tree ${tree.tag}, ${identityOf(tree, taxa)}, ${stateOf(
+              tree,
+              trees.find((one) => one.id === tree.cloneOf),
+            )}`}
+            radius={radius}
+            chosen={tree.id === chosen}
+            onChoose={onChoose}
+            onOpen={onOpen}
+          />
+        ))}
+        <Joins trees={trees} />
+      </svg>
+    </div>
+  )
+}
+
+/** Edge, distance rings, north and a scale bar. */
+const Ground = memo(function Ground({ radius }: { readonly radius: number }) {
+  const small = radius * 0.045
+  const [bar = 1] = [10, 5, 2, 1].filter((one) => one <= radius / 2)
+  const corner = radius * 1.08
+  return (
+    // biome-ignore lint/a11y/noAriaHiddenOnFocusable: a drawn ground takes no focus
+    <g aria-hidden="true">
+      <circle r={radius} className="fill-leaf stroke-ink" strokeWidth={radius * 0.006} />
+      {ringsOf(radius).map((ring) => (
+        <g key={ring}>
+          <circle r={ring} className="fill-none stroke-line" strokeWidth={radius * 0.006} />
+          <text x={radius * 0.01} y={ring - small * 0.25} fontSize={small} className="figure fill-quiet">
+            {ring} m
+          </text>
+        </g>
+      ))}
+      <path
+        d={`M0,${-radius}V${radius}M${-radius},0H${radius}`}
+        className="stroke-line"
+        strokeWidth={radius * 0.004}
+      />
+      <path
+        d={`M0,${-radius * 1.1}l${small * 0.5},${small * 1.3}l${-small * 0.5},${-small * 0.3}l${-small * 0.5},${small * 0.3}Z`}
+        className="fill-ink"
+      />
+      <text x={small * 0.8} y={-radius * 1.04} fontSize={small * 1.1} className="fill-ink font-bold">
+        N
+      </text>
+      <path
+        d={`M${-corner},${corner - small}v${small * 0.5}h${bar}v${-small * 0.5}`}
+        className="fill-none stroke-ink"
+        strokeWidth={radius * 0.008}
+      />
+      <text x={-corner + bar + small * 0.4} y={corner} fontSize={small} className="figure fill-ink">
+        {bar} m
+      </text>
+    </g>
+  )
+})
+
+type StemProps = {
+  readonly id: string
+  readonly tree: TreeRow
+  readonly words: string
+  readonly radius: number
+  readonly chosen: boolean
+  readonly onChoose: (id: string) => void
+  readonly onOpen: (id: string) => void
+}
+
+const Stem = memo(function Stem({ id, tree, words, radius, chosen, onChoose, onOpen }: StemProps) {
+  const look = lookOf(tree)
+  const { x, y } = placeOf(tree)
+  const r = markRadius(tree.diameterMillimetres, radius)
+  const size = radius * 0.042
+  return (
+    <g
+      id={id}
+      role="option"
+      aria-selected={chosen}
+      aria-label={words}
+      data-tag={tree.tag}
+      data-look={look}
+      transform={`translate(${x.toFixed(3)} ${y.toFixed(3)})`}
+      onClick={() => onChoose(tree.id)}
+      onDoubleClick={() => onOpen(tree.id)}
+      className="cursor-pointer"
+    >
+      <circle
+        r={r * 2}
+        className={chosen ? 'fill-thistle-wash stroke-thistle' : 'fill-transparent'}
+        strokeWidth={r * 0.25}
+      />
+      {tree.thistle?.spines.map((spine, i, all) => (
+        <path
+          // biome-ignore lint/suspicious/noArrayIndexKey: a spine is known by its place on the head
+          key={i}
+          d={spinePath(spine.points, spineBearing(i, all.length))}
+          transform={`scale(${r})`}
+          className={spine.points < 0 ? 'fill-rust-wash stroke-rust' : 'fill-gold stroke-gold'}
+          strokeWidth={0.08}
+        />
+      ))}
+      <circle
+        r={look === 'plain' ? r * 0.6 : r}
+        className={FILLS[look]}
+        strokeWidth={look === 'contested' ? r * 0.34 : r * 0.2}
+        strokeDasharray={look === 'contested' ? `${r * 0.5} ${r * 0.34}` : undefined}
+      />
+      {look === 'waiting' && (
+        <path d={`M0,${-r * 0.6}V0H${r * 0.5}`} className="fill-none stroke-slate" strokeWidth={r * 0.22} />
+      )}
+      {look === 'signed' && (
+        <path
+          d={`M${-r * 0.45},0l${r * 0.32},${r * 0.36}l${r * 0.6},${-r * 0.7}`}
+          className="fill-none stroke-card"
+          strokeWidth={r * 0.3}
+        />
+      )}
+      <text
+        x={r * 1.15}
+        y={-r * 0.75}
+        fontSize={size}
+        className={`figure ${chosen ? 'fill-ink font-bold' : 'fill-ink'}`}
+        paintOrder="stroke"
+        strokeWidth={size * 0.22}
+        stroke="var(--color-leaf)"
+      >
+        {tree.tag}
+      </text>
+    </g>
+  )
+})
+
+/** Lines from the stems of a clone to the stem that bears its call. */
+function Joins({ trees }: { readonly trees: readonly TreeRow[] }) {
+  const lines = trees.flatMap((tree) => {
+    const bearer = tree.cloneOf && trees.find((one) => one.id === tree.cloneOf)
+    if (!bearer) return []
+    const [from, to] = [placeOf(tree), placeOf(bearer)]
+    return [`M${from.x.toFixed(2)},${from.y.toFixed(2)}L${to.x.toFixed(2)},${to.y.toFixed(2)}`]
+  })
+  return lines.length > 0 ? (
+    <path
+      d={lines.join('')}
+      className="pointer-events-none stroke-edge"
+      strokeWidth={0.08}
+      strokeDasharray="0.3 0.2"
+    />
+  ) : null
+}
+
+const SHOWN: readonly Look[] = ['open', 'begun', 'contested', 'waiting', 'signed', 'plain']
+
+/** What the marks on the map mean. */
+export function MapLegend() {
+  return (
+    <ul aria-label="Marks on the map" className="flex flex-wrap gap-x-4 text-sm">
+      {SHOWN.map((look) => (
+        <li key={look} className="flex items-center gap-1.5">
+          <svg viewBox="-1.4 -1.4 2.8 2.8" className="size-4" aria-hidden="true">
+            <circle
+              r={look === 'plain' ? 0.6 : 1}
+              className={FILLS[look]}
+              strokeWidth={look === 'contested' ? 0.34 : 0.2}
+              strokeDasharray={look === 'contested' ? '0.5 0.34' : undefined}
+            />
+            {look === 'waiting' && (
+              <path d="M0,-0.6V0H0.5" className="fill-none stroke-slate" strokeWidth={0.22} />
+            )}
+            {look === 'signed' && (
+              <path d="M-0.45,0l0.32,0.36l0.6,-0.7" className="fill-none stroke-card" strokeWidth={0.3} />
+            )}
+          </svg>
+          {LOOK_WORDS[look]}
+        </li>
+      ))}
+    </ul>
+  )
+}

@@ -1,0 +1,266 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { type FormEvent, useState } from 'react'
+import { Problem, wordsOf, wrongAt } from '../../api/problem'
+import type { Group, NamedTaxon, Tree, TreeBody, TreeRow } from '../../api/types'
+import { AnyOf } from '../../ui/AnyOf'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
+import { Field } from '../../ui/Field'
+import { Notice } from '../../ui/Notice'
+import { OneOf } from '../../ui/OneOf'
+import { HABITATS, ORIGINS, STAGES } from '../../ui/words'
+import { sendTree } from './queries'
+import { groupWords } from './standing'
+
+type Props = {
+  readonly surveyId: string
+  readonly plotId: string
+  readonly tree: TreeRow
+  readonly trees: readonly TreeRow[]
+  readonly taxa: readonly NamedTaxon[]
+  readonly groups: readonly Group[]
+  readonly onDone: () => void
+}
+
+const options = (words: readonly string[]) => words.map((word) => ({ value: word, text: word }))
+
+/** Changes a tree as it was entered. Where somebody else did so meanwhile, both versions are shown. */
+export function TreeForm({ surveyId, plotId, tree, trees, taxa, groups, onDone }: Props) {
+  const queries = useQueryClient()
+  const [body, setBody] = useState(() => bodyOf(tree))
+  const change = useMutation({
+    mutationFn: (asked: TreeBody) => sendTree(surveyId, plotId, tree.id, asked),
+    onSuccess: async () => {
+      await queries.invalidateQueries({ queryKey: ['surveys', surveyId] })
+      onDone()
+    },
+  })
+  const put = (part: Partial<TreeBody>) => setBody({ ...body, ...part })
+  const number = (key: keyof TreeBody) => (event: { target: { value: string } }) =>
+    put({ [key]: event.target.value === '' ? undefined : Number(event.target.value) })
+  const wrong = (key: string) => wrongAt(change.error, key)
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    change.mutate(body)
+  }
+  const kept =
+    change.error instanceof Problem && change.error.isStale ? (change.error.kept as Tree) : undefined
+  const bearers = trees.filter(
+    (one) => one.id !== tree.id && !one.cloneOf && one.groupId === body.groupId && one.groupId,
+  )
+
+  return (
+    <form onSubmit={submit} className="grid gap-4" noValidate>
+      <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
+        <Field
+          label="Tag"
+          type="number"
+          value={body.tag ?? ''}
+          onChange={number('tag')}
+          wrong={wrong('tag')}
+        />
+        <Field
+          label="Azimuth, °"
+          type="number"
+          step="any"
+          value={body.azimuthDegrees ?? ''}
+          onChange={number('azimuthDegrees')}
+          wrong={wrong('azimuthDegrees')}
+        />
+        <Field
+          label="Distance, m"
+          type="number"
+          step="any"
+          value={body.distanceMetres ?? ''}
+          onChange={number('distanceMetres')}
+          wrong={wrong('distanceMetres')}
+        />
+        <Field
+          label="Diameter, mm"
+          type="number"
+          value={body.diameterMillimetres ?? ''}
+          onChange={number('diameterMillimetres')}
+          wrong={wrong('diameterMillimetres')}
+        />
+        <Field
+          label="Height, dm"
+          type="number"
+          value={body.heightDecimetres ?? ''}
+          onChange={number('heightDecimetres')}
+          wrong={wrong('heightDecimetres')}
+          hint="may stay empty"
+        />
+      </div>
+      <OneOf
+        label="Stage"
+        options={options(STAGES)}
+        value={body.stage}
+        onChange={(stage) => put({ stage })}
+      />
+      <OneOf
+        label="Origin"
+        options={options(ORIGINS)}
+        value={body.origin}
+        onChange={(origin) => put({ origin })}
+      />
+      <div>
+        <p className="font-semibold">Ground, where it is not as its plot’s</p>
+        <AnyOf
+          label="Ground"
+          options={HABITATS}
+          values={body.habitat ?? []}
+          onChange={(habitat) => put({ habitat: habitat.length > 0 ? habitat : null })}
+        />
+      </div>
+      <Choice
+        label="What it is"
+        options={[
+          ...groups.map((one) => ({
+            value: `group:${one.groupId}`,
+            text: `one of the ${groupWords(one.groupId)}, for the Bench`,
+          })),
+          ...(body.plainTaxon && !taxa.some((one) => one.scientificName === body.plainTaxon)
+            ? [{ value: `taxon:${body.plainTaxon}`, text: `plainly ${body.plainTaxon}` }]
+            : []),
+          ...[...new Map(taxa.map((one) => [one.scientificName, one])).values()].map((one) => ({
+            value: `taxon:${one.scientificName}`,
+            text: `plainly ${one.commonName}`,
+          })),
+        ]}
+        value={body.groupId ? `group:${body.groupId}` : `taxon:${body.plainTaxon ?? ''}`}
+        onChange={(value) =>
+          put(
+            value.startsWith('group:')
+              ? { groupId: value.slice(6), plainTaxon: null, cloneOf: null }
+              : { groupId: null, plainTaxon: value.slice(6), cloneOf: null },
+          )
+        }
+      />
+      {wrong('groupId') && <p className="text-rust-ink">{wrong('groupId')}</p>}
+      {(bearers.length > 0 || body.cloneOf) && (
+        <Choice
+          label="Stem of a clone"
+          options={[
+            { value: '', text: 'no, it stands for itself' },
+            ...bearers.map((one) => ({
+              value: one.id,
+              text: `yes, of tree ${one.tag}, which bears the call`,
+            })),
+          ]}
+          value={body.cloneOf ?? ''}
+          onChange={(value) => put({ cloneOf: value === '' ? null : value })}
+        />
+      )}
+      {wrong('cloneOf') && <p className="text-rust-ink">{wrong('cloneOf')}</p>}
+      <label className="font-semibold">
+        Condition
+        <textarea
+          className="mt-1 block w-full rounded-plain border border-edge bg-card p-2 font-normal"
+          rows={2}
+          maxLength={2000}
+          value={body.conditionNotes}
+          onChange={(event) => put({ conditionNotes: event.target.value })}
+        />
+      </label>
+      {kept && (
+        <TwoVersions
+          mine={body}
+          kept={kept}
+          onMine={() => change.mutate({ ...body, version: kept.version })}
+          onKept={async () => {
+            await queries.invalidateQueries({ queryKey: ['surveys', surveyId] })
+            onDone()
+          }}
+        />
+      )}
+      {change.isError && !kept && <Notice tone="wrong">{wordsOf(change.error)}</Notice>}
+      {!kept && (
+        <Button type="submit" look="main" disabled={change.isPending}>
+          Keep the changes
+        </Button>
+      )}
+    </form>
+  )
+}
+
+const FIELDS: readonly (readonly [keyof TreeBody & keyof Tree, string])[] = [
+  ['tag', 'tag'],
+  ['azimuthDegrees', 'azimuth, °'],
+  ['distanceMetres', 'distance, m'],
+  ['diameterMillimetres', 'diameter, mm'],
+  ['heightDecimetres', 'height, dm'],
+  ['stage', 'stage'],
+  ['origin', 'origin'],
+  ['habitat', 'ground'],
+  ['groupId', 'group'],
+  ['plainTaxon', 'taxon'],
+  ['conditionNotes', 'condition'],
+]
+
+type VersionsProps = {
+  readonly mine: TreeBody
+  readonly kept: Tree
+  readonly onMine: () => void
+  readonly onKept: () => void
+}
+
+/** What somebody else stored meanwhile beside what is on this page, where the two differ. */
+function TwoVersions({ mine, kept, onMine, onKept }: VersionsProps) {
+  const differing = FIELDS.filter(([key]) => said(mine[key]) !== said(kept[key]))
+  return (
+    <div className="rounded-plain border-2 border-gold bg-card p-4">
+      <h3 className="text-lg">Somebody changed this tree after you opened it</h3>
+      <table className="my-2 w-full text-left">
+        <thead>
+          <tr className="border-b border-line">
+            <th scope="col" className="py-1">
+              differs in
+            </th>
+            <th scope="col">yours</th>
+            <th scope="col">stored now</th>
+          </tr>
+        </thead>
+        <tbody>
+          {differing.map(([key, word]) => (
+            <tr key={key} className="border-b border-line">
+              <th scope="row" className="py-1 font-normal">
+                {word}
+              </th>
+              <td className="font-semibold">{said(mine[key])}</td>
+              <td className="font-semibold">{said(kept[key])}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div className="flex flex-wrap gap-2">
+        <Button look="main" onClick={onMine}>
+          Store mine instead
+        </Button>
+        <Button onClick={onKept}>Leave theirs</Button>
+      </div>
+    </div>
+  )
+}
+
+function said(value: unknown): string {
+  if (value === null || value === undefined || value === '') return '—'
+  return Array.isArray(value) ? value.join(', ') : String(value)
+}
+
+function bodyOf(tree: TreeRow): TreeBody {
+  return {
+    tag: tree.tag,
+    azimuthDegrees: tree.azimuthDegrees,
+    distanceMetres: tree.distanceMetres,
+    diameterMillimetres: tree.diameterMillimetres,
+    heightDecimetres: tree.heightDecimetres ?? null,
+    stage: tree.stage,
+    origin: tree.origin,
+    habitat: tree.habitat ?? null,
+    conditionNotes: tree.conditionNotes,
+    groupId: tree.groupId ?? null,
+    plainTaxon: tree.plainTaxon ?? null,
+    cloneOf: tree.cloneOf ?? null,
+    version: tree.version,
+  }
+}

@@ -1,0 +1,27 @@
+import type { ReactNode } from 'react'
+
+export const FIELD =
+  'mt-1 block w-full min-h-11 rounded-plain border border-edge bg-card px-3 aria-invalid:border-2 aria-invalid:border-rust'
+
+type Props<T extends string> = {
+  readonly label: ReactNode
+  readonly options: readonly { readonly value: T; readonly text: string }[]
+  readonly value: T
+  readonly onChange: (value: T) => void
+}
+
+/** A choice of one among many, folded until it is touched. */
+export function Choice<T extends string>({ label, options, value, onChange }: Props<T>) {
+  return (
+    <label className="block font-semibold">
+      {label}
+      <select className={FIELD} value={value} onChange={(event) => onChange(event.target.value as T)}>
+        {options.map((option) => (
+          <option key={option.value} value={option.value}>
+            {option.text}
+          </option>
+        ))}
+      </select>
+    </label>
+  )
+}
