@@ -23,6 +23,9 @@ const PlotPage = lazy(() => import('./features/plot/PlotPage').then((it) => ({ d
 const SettingsPage = lazy(() =>
   import('./features/survey/SettingsPage').then((it) => ({ default: it.SettingsPage })),
 )
+const ExchangePage = lazy(() =>
+  import('./features/exchange/ExchangePage').then((it) => ({ default: it.ExchangePage })),
+)
 const PeoplePage = lazy(() =>
   import('./features/account/PeoplePage').then((it) => ({ default: it.PeoplePage })),
 )
@@ -60,6 +63,7 @@ export function App() {
             <Route path="/plots" element={<Fetched page={<PlotsPage />} />} />
             <Route path="/surveys/:surveyId/plots/:plotId" element={<Fetched page={<PlotPage />} />} />
             <Route path="/surveys/:surveyId/settings" element={<Fetched page={<SettingsPage />} />} />
+            <Route path="/surveys/:surveyId/exchange" element={<Fetched page={<ExchangePage />} />} />
             <Route path="/people" element={<Fetched page={<PeoplePage />} />} />
             <Route path="/groups" element={<GroupsPage />} />
             <Route path="/drawings" element={<Fetched page={<GalleryPage />} />} />

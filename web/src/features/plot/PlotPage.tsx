@@ -88,7 +88,7 @@ function OpenPlot({ surveyId, plot, trees }: OpenProps) {
             onChoose={choose}
             onOpen={open}
           />
-          <MapLegend />
+          <MapLegend groups={[...new Set(trees.flatMap((tree) => tree.groupId ?? []))].sort()} />
         </div>
         <div className="flex min-w-0 flex-col gap-3 lg:min-h-0">
           {locked ? (

@@ -1,7 +1,7 @@
 import { type KeyboardEvent, memo, useId } from 'react'
 import type { NamedTaxon, TreeRow } from '../../api/types'
 import { spineBearing, spinePath } from '../../draw/spinePath'
-import { identityOf, LOOK_WORDS, type Look, lookOf, stateOf } from './standing'
+import { groupWords, identityOf, LOOK_WORDS, type Look, lookOf, stateOf } from './standing'
 import { markRadius, neighbour, placeOf, ringsOf } from './stemMap'
 
 type Props = {
@@ -125,7 +125,7 @@ const Stem = memo(function Stem({ id, tree, words, radius, chosen, onChoose, onO
   const look = lookOf(tree)
   const { x, y } = placeOf(tree)
   const r = markRadius(tree.diameterMillimetres, radius)
-  const size = radius * 0.042
+  const size = radius * 0.052
   return (
     <g
       id={id}
@@ -180,6 +180,12 @@ const Stem = memo(function Stem({ id, tree, words, radius, chosen, onChoose, onO
         stroke="var(--color-leaf)"
       >
         {tree.tag}
+        {tree.groupId && (
+          <tspan fontSize={size * 0.72} className="fill-quiet font-normal">
+            {' '}
+            {groupCode(tree.groupId)}
+          </tspan>
+        )}
       </text>
     </g>
   )
@@ -203,10 +209,16 @@ function Joins({ trees }: { readonly trees: readonly TreeRow[] }) {
   ) : null
 }
 
+/** Two letters for a group on the map: those of its words, or its first two. */
+function groupCode(groupId: string): string {
+  const [first = '', second] = groupId.split('-')
+  return second ? first.charAt(0) + second.charAt(0) : first.slice(0, 2)
+}
+
 const SHOWN: readonly Look[] = ['open', 'begun', 'contested', 'waiting', 'signed', 'plain']
 
-/** What the marks on the map mean. */
-export function MapLegend() {
+/** What the marks and the letters on the map mean. */
+export function MapLegend({ groups }: { readonly groups: readonly string[] }) {
   return (
     <ul aria-label="Marks on the map" className="flex flex-wrap gap-x-4 text-sm">
       {SHOWN.map((look) => (
@@ -226,6 +238,11 @@ export function MapLegend() {
             )}
           </svg>
           {LOOK_WORDS[look]}
+        </li>
+      ))}
+      {groups.map((groupId) => (
+        <li key={groupId}>
+          <span className="figure font-bold">{groupCode(groupId)}</span> {groupWords(groupId)}
         </li>
       ))}
     </ul>

@@ -49,7 +49,7 @@ export function TreeTable({ trees, taxa, chosen, onChoose }: Props) {
               key={column.title}
               scope="col"
               aria-sort={i === by ? 'ascending' : 'none'}
-              className="border-b border-ink p-0"
+              className="p-0 shadow-[inset_0_-1px_0_var(--color-ink)]"
             >
               <button
                 type="button"

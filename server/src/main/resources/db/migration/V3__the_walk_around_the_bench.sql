@@ -138,6 +138,7 @@ create table import_file (
     name text not null,
     format text not null check (format in ('csv', 'geojson')),
     size_bytes bigint not null,
+    headings text[] not null default '{}',
     mapping jsonb,
     state text not null check (state in ('sent', 'checking', 'checked', 'storing', 'stored', 'stopped', 'broken')),
     rows_done bigint not null default 0,

@@ -1,6 +1,7 @@
 package org.goldthistle;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.http.MediaType.APPLICATION_OCTET_STREAM;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -55,14 +56,12 @@ class AccessTest extends ServerTest {
         List<String> wrong = new ArrayList<>();
         for (String callSign : List.of("Dipper", "Redpoll", "Treecreeper")) {
             boolean isLead = callSign.equals("Treecreeper");
+            Caller caller = signedIn(callSign);
             for (Endpoint one : endpoints()) {
                 if (one.endsTheSession()) {
                     continue;
                 }
-                boolean refused = signedIn(callSign)
-                                .send(one.method(), one.path(UUID.randomUUID()), "{}")
-                                .status()
-                        == 403;
+                boolean refused = one.sentBy(caller, UUID.randomUUID(), "{}") == 403;
                 if (refused != (one.admits() == ForLeads.class && !isLead)) {
                     wrong.add(callSign + " " + one + " refused: " + refused);
                 }
@@ -81,8 +80,7 @@ class AccessTest extends ServerTest {
             if (!one.pattern().contains("{surveyId}")) {
                 continue;
             }
-            int status =
-                    lead.send(one.method(), one.path(dippersOwn), one.fitBody()).status();
+            int status = one.sentBy(lead, dippersOwn, one.fitBody());
             if (status != 404 && status != 400 || one.method().equals("GET") && status != 404) {
                 wrong.add(one + " answered " + status);
             }
@@ -110,18 +108,28 @@ class AccessTest extends ServerTest {
                         ? ForLeads.class
                         : handler.hasMethodAnnotation(ForObservers.class) ? ForObservers.class : null;
         String pattern = info.getPatternValues().iterator().next();
-        return new Endpoint(method.name(), pattern, admits);
+        boolean takesBytes =
+                info.getConsumesCondition().getConsumableMediaTypes().contains(APPLICATION_OCTET_STREAM);
+        return new Endpoint(method.name(), pattern, admits, takesBytes);
     }
 
     /** An endpoint, and the annotation that says who may call it; null: none does. */
-    private record Endpoint(String method, String pattern, Class<?> admits) {
+    private record Endpoint(String method, String pattern, Class<?> admits, boolean takesBytes) {
         private static final Set<String> ENDING = Set.of("DELETE /api/session", "POST /api/session");
 
         boolean endsTheSession() {
             return ENDING.contains(method + " " + pattern);
         }
 
-        String path(UUID survey) {
+        /** The status that a caller gets, with a made-up id for everything but the survey. */
+        int sentBy(Caller caller, UUID survey, String body) {
+            Caller.Answer answer = takesBytes
+                    ? caller.putBytes(path(survey) + "?name=x", new byte[] {1})
+                    : caller.send(method, path(survey), body);
+            return answer.status();
+        }
+
+        private String path(UUID survey) {
             String filled = pattern.replace("{surveyId}", survey.toString())
                     .replace("{groupId}", "birches")
                     .replace("{characterId}", "no-such")

@@ -91,7 +91,11 @@ public final class Caller {
             String type = response.headers().firstValue("Content-Type").orElse("");
             JsonNode body = type.contains("json") ? JSON.readTree(response.body()) : JSON.missingNode();
             return new Answer(
-                    response.statusCode(), type, body, response.headers().allValues("Set-Cookie"));
+                    response.statusCode(),
+                    type,
+                    response.body(),
+                    body,
+                    response.headers().allValues("Set-Cookie"));
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
         } catch (InterruptedException stopped) {
@@ -109,7 +113,7 @@ public final class Caller {
     }
 
     /** What came back. */
-    public record Answer(int status, String contentType, JsonNode body, List<String> setCookies) {
+    public record Answer(int status, String contentType, String text, JsonNode body, List<String> setCookies) {
 
         public JsonNode expect(int expected) {
             assertThat(status).as("status of %s", body).isEqualTo(expected);

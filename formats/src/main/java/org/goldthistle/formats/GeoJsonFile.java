@@ -9,9 +9,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.InputStream;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -27,11 +25,9 @@ public final class GeoJsonFile implements RowFile {
     /** Heading of where a feature lies, degrees east. */
     public static final String POINT_LONGITUDE = "point longitude";
 
-    private static final int READ_FOR_HEADINGS = 50;
     private static final ObjectMapper JSON = new ObjectMapper();
 
     private final JsonParser parser;
-    private final Deque<FileRow> ahead = new ArrayDeque<>();
     private final Set<String> headings = new LinkedHashSet<>();
     private long place;
 
@@ -43,14 +39,6 @@ public final class GeoJsonFile implements RowFile {
     public static GeoJsonFile open(InputStream content) throws IOException {
         GeoJsonFile file = new GeoJsonFile(new JsonFactory().createParser(content));
         file.findFeatures();
-        while (file.ahead.size() < READ_FOR_HEADINGS) {
-            Optional<FileRow> row = file.read();
-            if (row.isEmpty()) {
-                break;
-            }
-            file.headings.addAll(row.get().cells().keySet());
-            file.ahead.add(row.get());
-        }
         return file;
     }
 
@@ -78,16 +66,14 @@ public final class GeoJsonFile implements RowFile {
 
     @Override
     public Optional<FileRow> next() throws IOException {
-        return ahead.isEmpty() ? read() : Optional.of(ahead.poll());
-    }
-
-    private Optional<FileRow> read() throws IOException {
         try {
             if (parser.nextToken() != JsonToken.START_OBJECT) {
                 return Optional.empty();
             }
             place++;
-            return Optional.of(row(JSON.readTree(parser)));
+            FileRow row = row(JSON.readTree(parser));
+            headings.addAll(row.cells().keySet());
+            return Optional.of(row);
         } catch (JsonProcessingException broken) {
             throw broken(broken);
         }

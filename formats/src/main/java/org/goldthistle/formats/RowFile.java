@@ -7,7 +7,10 @@ import java.util.Optional;
 
 /** A file of rows that is read from its beginning to its end, holding one row at a time. */
 public interface RowFile extends Closeable {
-    /** The headings in the order of the file. */
+    /**
+     * The headings in the order of the file. Features of a map need not have the same ones, so those that only turn up
+     * later are there only when the file has been read to its end.
+     */
     List<String> headings();
 
     /**

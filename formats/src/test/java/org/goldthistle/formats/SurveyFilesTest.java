@@ -180,7 +180,7 @@ class SurveyFilesTest {
                 CsvFile.open(bytes("plot,tag,azimuth,distance,dbh mm\n,x,east,,12.5,7\n", StandardCharsets.UTF_8));
         Refusals refusals = new Refusals();
 
-        reader(file).read(file.next().orElseThrow(), refusals);
+        reader(file.headings()).read(file.next().orElseThrow(), refusals);
 
         assertThatThrownBy(refusals::throwIfAny)
                 .isInstanceOfSatisfying(
@@ -203,7 +203,7 @@ class SurveyFilesTest {
                 .hasMessageContaining("twice");
         assertThatThrownBy(() -> GeoJsonFile.open(bytes("{\"type\":\"Point\"}", StandardCharsets.UTF_8)))
                 .hasMessageContaining("feature collection");
-        assertThatThrownBy(() -> GeoJsonFile.open(bytes("{\"features\":[{\"a\":", StandardCharsets.UTF_8)))
+        assertThatThrownBy(() -> read(GeoJsonFile.open(bytes("{\"features\":[{\"a\":", StandardCharsets.UTF_8))))
                 .hasMessageContaining("line 1");
     }
 
@@ -211,9 +211,9 @@ class SurveyFilesTest {
         return new ByteArrayInputStream(text.getBytes(charset));
     }
 
-    private static SurveyRecordReader reader(RowFile file) {
+    private static SurveyRecordReader reader(Iterable<String> headings) {
         Map<SurveyField, SurveyRecordReader.Column> columns = new EnumMap<>(SurveyField.class);
-        for (String heading : file.headings()) {
+        for (String heading : headings) {
             SurveyField.ofHeading(heading)
                     .ifPresent(field -> columns.put(
                             field,
@@ -225,12 +225,14 @@ class SurveyFilesTest {
 
     private static List<SurveyRecord> read(RowFile file) throws IOException {
         try (file) {
-            SurveyRecordReader reader = reader(file);
-            Refusals refusals = new Refusals();
-            List<SurveyRecord> records = new ArrayList<>();
+            List<FileRow> rows = new ArrayList<>();
             for (Optional<FileRow> row = file.next(); row.isPresent(); row = file.next()) {
-                records.add(reader.read(row.get(), refusals));
+                rows.add(row.get());
             }
+            SurveyRecordReader reader = reader(file.headings());
+            Refusals refusals = new Refusals();
+            List<SurveyRecord> records =
+                    rows.stream().map(row -> reader.read(row, refusals)).toList();
             refusals.throwIfAny();
             return records;
         }

@@ -12,6 +12,7 @@ import org.goldthistle.audit.Place;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.Refusals;
 import org.goldthistle.core.RefusedException;
+import org.goldthistle.core.plot.GeoPosition;
 import org.goldthistle.core.sheet.School;
 import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.library.LibraryService;
@@ -142,6 +143,27 @@ public class SurveyService {
         return named.isEmpty()
                 ? library.newest().stream().map(stored -> stored.sheet().id()).toList()
                 : named;
+    }
+
+    /** Where the plots of a survey may lie. */
+    @Transactional(readOnly = true)
+    public PlotLimits limitsOf(UUID surveyId) {
+        List<List<Double>> area = surveys.findById(surveyId).orElseThrow().area();
+        return new PlotLimits(area == null ? Optional.empty() : Optional.of(DistrictOutline.of(area)));
+    }
+
+    /** Where plots may lie. */
+    public static final class PlotLimits {
+        private final Optional<DistrictOutline> outline;
+
+        private PlotLimits(Optional<DistrictOutline> outline) {
+            this.outline = outline;
+        }
+
+        /** Notes a place that is not on the district's land; without an outline every place is. */
+        public void requireOnLand(GeoPosition place, Refusals refusals) {
+            outline.ifPresent(land -> land.requireWithin(place, refusals));
+        }
     }
 
     Survey open(UUID surveyId, UUID observerId) {

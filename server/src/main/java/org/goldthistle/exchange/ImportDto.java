@@ -1,0 +1,47 @@
+package org.goldthistle.exchange;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.lang.Nullable;
+
+/**
+ * A file on its way in.
+ *
+ * @param format csv or geojson
+ * @param state sent, checking, checked, storing, stored, stopped or broken
+ * @param headings of its columns, in their order
+ * @param sample its first rows, in the order of the headings
+ * @param columns what each heading is taken for
+ * @param fields what a heading can be taken for
+ * @param rowsDone rows read so far
+ * @param shareDone of the work in hand, in [0, 1]
+ * @param problemCount rows and cells that cannot be taken over
+ * @param problems the first of them
+ * @param told what is wrong with the file as a whole; empty: nothing
+ */
+record ImportDto(
+        UUID id,
+        String name,
+        String format,
+        String state,
+        List<String> headings,
+        List<List<String>> sample,
+        List<ColumnDto> columns,
+        List<FieldDto> fields,
+        long rowsDone,
+        double shareDone,
+        int plotsNew,
+        int treesNew,
+        long problemCount,
+        List<ProblemDto> problems,
+        String told) {
+
+    /** A heading, and what it is taken for: a field, and the unit in which it is given. */
+    record ColumnDto(String heading, String field, @Nullable String unit) {}
+
+    /** What a heading can be taken for, and the units in which that may be given, ours first. */
+    record FieldDto(String field, List<String> units) {}
+
+    /** Something that cannot be taken over: row or feature, heading, and why. */
+    record ProblemDto(long place, String heading, String problem) {}
+}

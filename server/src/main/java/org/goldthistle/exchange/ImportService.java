@@ -1,0 +1,353 @@
+package org.goldthistle.exchange;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.type.TypeReference;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.InputStream;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.goldthistle.core.RefusedException;
+import org.goldthistle.exchange.ImportDto.ColumnDto;
+import org.goldthistle.formats.FileRow;
+import org.goldthistle.formats.GeoJsonFile;
+import org.goldthistle.formats.RowFile;
+import org.goldthistle.formats.SurveyField;
+import org.goldthistle.platform.Problem;
+import org.goldthistle.survey.SurveyService;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Files on their way in: sent, checked, stored whole or not at all. The work itself is done in the background. */
+@Service
+class ImportService {
+    private static final Logger LOG = LoggerFactory.getLogger(ImportService.class);
+    private static final int SAMPLE_ROWS = 4;
+    private static final int SHOWN_PROBLEMS = 200;
+    private static final Duration DEAD_AFTER = Duration.ofMinutes(2); // without a sign of life
+    private static final Set<String> AT_WORK = Set.of("checking", "storing");
+
+    private final KeptFile files;
+    private final ImportWorker worker;
+    private final SurveyService surveys;
+    private final JdbcClient jdbc;
+    private final ObjectMapper json;
+    private final Clock clock;
+
+    ImportService(
+            KeptFile files,
+            ImportWorker worker,
+            SurveyService surveys,
+            JdbcClient jdbc,
+            ObjectMapper json,
+            Clock clock) {
+        this.files = files;
+        this.worker = worker;
+        this.surveys = surveys;
+        this.jdbc = jdbc;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /**
+     * Keeps a file and guesses what its columns hold. A second one under the same id takes the place of the first.
+     *
+     * @throws Problem if it cannot be read, or is too large
+     */
+    @Transactional
+    public ImportDto send(UUID surveyId, UUID importId, UUID observerId, String name, InputStream content) {
+        surveys.requireOpen(surveyId, observerId);
+        if (find(importId).isPresent()) {
+            own(surveyId, importId, observerId);
+            jdbc.sql("delete from import_file where id = ?").param(importId).update();
+        }
+        Timestamp now = Timestamp.from(clock.instant());
+        jdbc.sql("insert into import_file (id, survey_id, observer_id, name, format, size_bytes, state, made_at,"
+                        + " alive_at) values (?, ?, ?, ?, 'csv', 0, 'sent', ?, ?)")
+                .params(importId, surveyId, observerId, name, now, now)
+                .update();
+        try {
+            long size = files.keep(importId, content);
+            String format =
+                    files.firstCharacter(importId).filter(one -> one == '{').isPresent() ? "geojson" : "csv";
+            List<String> headings = headings(importId, format);
+            jdbc.sql("update import_file set format = ?, size_bytes = ?, headings = ?, mapping = ?::jsonb where id = ?")
+                    .params(format, size, headings.toArray(String[]::new), text(guess(headings)), importId)
+                    .update();
+        } catch (IOException | RefusedException unreadable) {
+            throw Problem.unfit(
+                    "unreadable-file",
+                    "This file cannot be read: " + unreadable.getMessage() + ". Nothing was kept; mend the file and"
+                            + " send it again.");
+        }
+        return show(surveyId, importId, observerId);
+    }
+
+    private List<String> headings(UUID importId, String format) throws IOException {
+        try (RowFile rows = files.rows(importId, format, read -> {})) {
+            if (format.equals("geojson")) {
+                Optional<FileRow> row = rows.next();
+                while (row.isPresent()) { // every feature may have properties of its own
+                    row = rows.next();
+                }
+            }
+            return rows.headings().stream()
+                    .filter(heading ->
+                            !heading.equals(GeoJsonFile.POINT_LATITUDE) && !heading.equals(GeoJsonFile.POINT_LONGITUDE))
+                    .toList();
+        }
+    }
+
+    private static List<ColumnDto> guess(List<String> headings) {
+        List<ColumnDto> columns = new ArrayList<>();
+        for (String heading : headings) {
+            SurveyField.ofHeading(heading)
+                    .filter(field ->
+                            columns.stream().noneMatch(one -> one.field().equals(field.code())))
+                    .ifPresent(field -> columns.add(new ColumnDto(
+                            heading,
+                            field.code(),
+                            field.unitIn(heading)
+                                    .or(() -> field.units().stream().findFirst())
+                                    .orElse(null))));
+        }
+        return columns;
+    }
+
+    /** Takes the columns for what the observer says they are, and begins to check every row. */
+    @Transactional
+    public ImportDto check(UUID surveyId, UUID importId, UUID observerId, List<ColumnDto> columns) {
+        surveys.requireOpen(surveyId, observerId);
+        Kept kept = own(surveyId, importId, observerId);
+        requireIdle(kept);
+        requireColumns(columns);
+        change(importId, "checking");
+        jdbc.sql("update import_file set mapping = ?::jsonb where id = ?")
+                .params(text(columns), importId)
+                .update();
+        worker.checkAfterwards(importId);
+        return show(surveyId, importId, observerId);
+    }
+
+    /** Begins to store what was checked. */
+    @Transactional
+    public ImportDto store(UUID surveyId, UUID importId, UUID observerId) {
+        surveys.requireOpen(surveyId, observerId);
+        Kept kept = own(surveyId, importId, observerId);
+        if (!kept.state().equals("checked") || kept.problems() > 0) {
+            throw Problem.conflict(
+                    "not-checked",
+                    "Only a file that was checked and has no problem is stored, since it is stored whole or not at"
+                            + " all. Nothing was stored; mend the file or its columns, and check it again.");
+        }
+        change(importId, "storing");
+        worker.storeAfterwards(importId, observerId);
+        return show(surveyId, importId, observerId);
+    }
+
+    /** Asks whoever works on it to stop; nothing of it stays. */
+    @Transactional
+    public ImportDto stop(UUID surveyId, UUID importId, UUID observerId) {
+        own(surveyId, importId, observerId);
+        jdbc.sql("update import_file set stop_asked = true where id = ?")
+                .param(importId)
+                .update();
+        return show(surveyId, importId, observerId);
+    }
+
+    /** Forgets a file; what was stored of it stays. */
+    @Transactional
+    public void forget(UUID surveyId, UUID importId, UUID observerId) {
+        requireIdle(own(surveyId, importId, observerId));
+        jdbc.sql("delete from import_file where id = ?").param(importId).update();
+    }
+
+    /** A file as it stands. */
+    @Transactional
+    public ImportDto show(UUID surveyId, UUID importId, UUID observerId) {
+        Kept kept = own(surveyId, importId, observerId);
+        List<String> headings = kept.headings();
+        List<List<String>> sample = new ArrayList<>();
+        try (RowFile rows = files.rows(importId, kept.format(), read -> {})) {
+            while (sample.size() < SAMPLE_ROWS) {
+                Optional<FileRow> row = rows.next();
+                if (row.isEmpty()) {
+                    break;
+                }
+                sample.add(headings.stream()
+                        .map(heading -> row.get().cells().getOrDefault(heading, ""))
+                        .toList());
+            }
+        } catch (IOException | RefusedException brokenFurtherOn) {
+            LOG.debug(
+                    "import {} cannot be read to the end of its sample; its check tells where",
+                    importId,
+                    brokenFurtherOn);
+        }
+        return new ImportDto(
+                importId,
+                kept.name(),
+                kept.format(),
+                kept.state(),
+                headings,
+                sample,
+                kept.columns(),
+                fields(),
+                kept.rowsDone(),
+                kept.shareDone(),
+                kept.plotsNew(),
+                kept.treesNew(),
+                kept.problems(),
+                problems(importId),
+                kept.told());
+    }
+
+    private static List<ImportDto.FieldDto> fields() {
+        List<ImportDto.FieldDto> fields = new ArrayList<>();
+        for (SurveyField field : SurveyField.values()) {
+            fields.add(new ImportDto.FieldDto(field.code(), field.units()));
+        }
+        return fields;
+    }
+
+    private List<ImportDto.ProblemDto> problems(UUID importId) {
+        return jdbc.sql("select place, heading, problem from import_problem where import_id = ? order by place, heading"
+                        + " limit " + SHOWN_PROBLEMS)
+                .param(importId)
+                .query((row, i) -> new ImportDto.ProblemDto(
+                        row.getLong("place"), row.getString("heading"), row.getString("problem")))
+                .list();
+    }
+
+    private static void requireIdle(Kept kept) {
+        if (AT_WORK.contains(kept.state())) {
+            throw Problem.conflict(
+                    "still-at-work",
+                    "This file is still being worked on. Nothing was changed; wait, or stop it first.");
+        }
+    }
+
+    private static void requireColumns(List<ColumnDto> columns) {
+        for (ColumnDto column : columns) {
+            SurveyField field = ImportWorker.field(column);
+            boolean unitFits = column.unit() == null
+                    ? field.units().isEmpty()
+                    : field.units().contains(column.unit());
+            if (!unitFits) {
+                throw Problem.unfit(
+                        "no-such-unit",
+                        "The column \"" + column.heading() + "\" holds " + field.code() + ", which is given in "
+                                + String.join(" or ", field.units()) + ". Nothing was checked; choose one of them.");
+            }
+        }
+        if (columns.stream().noneMatch(column -> ImportWorker.field(column) == SurveyField.PLOT)) {
+            throw Problem.unfit(
+                    "no-plot-column",
+                    "No column is taken for the plot, and every row must name one. Nothing was checked; choose the"
+                            + " column that holds the plot's code.");
+        }
+    }
+
+    private void change(UUID importId, String state) {
+        jdbc.sql("update import_file set state = ?, share_done = 0, rows_done = 0, stop_asked = false, told = '',"
+                        + " alive_at = ? where id = ?")
+                .params(state, Timestamp.from(clock.instant()), importId)
+                .update();
+    }
+
+    private Kept own(UUID surveyId, UUID importId, UUID observerId) {
+        surveys.requireMember(surveyId, observerId);
+        return find(importId)
+                .filter(kept ->
+                        kept.surveyId().equals(surveyId) && kept.observerId().equals(observerId))
+                .map(this::buriedIfDead)
+                .orElseThrow(() -> Problem.missing(
+                        "no-such-import", "There is no such file on its way into this survey. Send it again."));
+    }
+
+    /** An instance that was killed leaves its work behind; nothing of it was stored. */
+    private Kept buriedIfDead(Kept kept) {
+        boolean isDead = AT_WORK.contains(kept.state())
+                && kept.aliveAt().toInstant().isBefore(clock.instant().minus(DEAD_AFTER));
+        if (!isDead) {
+            return kept;
+        }
+        jdbc.sql("update import_file set state = 'broken', told = ? where id = ?")
+                .params(
+                        "The server stopped while it worked on this file. Nothing was stored; check it again.",
+                        kept.id())
+                .update();
+        return find(kept.id()).orElseThrow();
+    }
+
+    private Optional<Kept> find(UUID importId) {
+        return jdbc.sql("select * from import_file where id = ?")
+                .param(importId)
+                .query((row, i) -> kept(row))
+                .optional();
+    }
+
+    private Kept kept(ResultSet row) throws SQLException {
+        String mapping = row.getString("mapping");
+        return new Kept(
+                row.getObject("id", UUID.class),
+                row.getObject("survey_id", UUID.class),
+                row.getObject("observer_id", UUID.class),
+                row.getString("name"),
+                row.getString("format"),
+                row.getString("state"),
+                List.of((String[]) row.getArray("headings").getArray()),
+                mapping == null ? List.of() : columns(mapping),
+                row.getLong("rows_done"),
+                row.getDouble("share_done"),
+                row.getInt("plots_new"),
+                row.getInt("trees_new"),
+                row.getLong("problem_count"),
+                row.getString("told"),
+                row.getTimestamp("alive_at"));
+    }
+
+    private List<ColumnDto> columns(String text) {
+        try {
+            return json.readValue(text, new TypeReference<List<ColumnDto>>() {});
+        } catch (JsonProcessingException broken) {
+            throw new IllegalStateException("the columns were written by this application", broken);
+        }
+    }
+
+    private String text(List<ColumnDto> columns) {
+        try {
+            return json.writeValueAsString(columns);
+        } catch (JsonProcessingException broken) {
+            throw new IllegalStateException("columns can be written as JSON", broken);
+        }
+    }
+
+    private record Kept(
+            UUID id,
+            UUID surveyId,
+            UUID observerId,
+            String name,
+            String format,
+            String state,
+            List<String> headings,
+            List<ColumnDto> columns,
+            long rowsDone,
+            double shareDone,
+            int plotsNew,
+            int treesNew,
+            long problems,
+            String told,
+            Timestamp aliveAt) {}
+}

@@ -1,0 +1,250 @@
+package org.goldthistle.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.goldthistle.Caller;
+import org.goldthistle.ServerTest;
+import org.goldthistle.formats.CsvFile;
+import org.goldthistle.formats.FileRow;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Surveys in and out as files; each test has a survey of its own. */
+class ExchangeTest extends ServerTest {
+    private static final String HEADING =
+            "plot,lat,lon,radius m,tag,azimuth,distance,dbh cm,stage,origin,group,taxon,clone of\n";
+
+    private final UUID survey = UUID.randomUUID();
+    private Caller lead;
+
+    @BeforeEach
+    void an_empty_survey() {
+        lead = signedIn("Treecreeper");
+        newSurvey(survey);
+    }
+
+    @Test
+    void a_table_is_checked_and_stored_with_its_plots() {
+        String file = checked(
+                HEADING + "Beck 1,55.03,-20.38,12,1,0,3.5,21.4,mature,wild,birches,,\n"
+                        + "Beck 1,,,,2,90,4,9,pole,,,Quercus robur,\n"
+                        + "Beck 1,,,,3,91,4.2,8,pole,,birches,,1\n"
+                        + "Rigg 2,,,,,,,,,,,,\n",
+                0);
+
+        lead.put(file + "/stored", Map.of()).expect(200);
+        JsonNode stored = ended(file, "stored");
+
+        assertThat(stored.path("plotsNew").asInt()).isEqualTo(2);
+        JsonNode plots = lead.get(path() + "/plots").expect(200);
+        assertThat(plots.findValuesAsText("code")).containsExactly("Beck 1", "Rigg 2");
+        JsonNode trees = lead.get(path() + "/plots/" + plots.at("/0/id").asText() + "/trees")
+                .expect(200);
+        assertThat(trees.at("/0/diameterMillimetres").asInt()).isEqualTo(214);
+        assertThat(trees.at("/1/standsAs").asText()).isEqualTo("plain");
+        assertThat(trees.at("/2/cloneOf")).isEqualTo(trees.at("/0/id"));
+        assertThat(lead.get(path() + "/trees/" + trees.at("/0/id").asText() + "/history")
+                        .expect(200)
+                        .at("/0/what")
+                        .asText())
+                .isEqualTo("imported the tree");
+    }
+
+    @Test
+    void every_problem_is_told_by_row_and_heading_and_nothing_is_stored() {
+        String file = checked(
+                HEADING + "Beck 1,55.03,-20.38,12,1,400,3.5,21.4,mature,wild,birches,,\n"
+                        + "Beck 1,,,,2,90,14,9,pole,,birches,,\n"
+                        + "Beck 1,,,,2,90,4,9,pole,,birches,,\n"
+                        + "Beck 1,,,,3,90,4,many,pole,,birches,,\n"
+                        + "Beck 1,,,,4,90,4,9,pole,,oaks,,\n"
+                        + "Beck 1,,,,5,90,4,9,pole,,birches,,77\n"
+                        + "Sea 1,55.03,-21.9,12,,,,,,,,,\n"
+                        + ",,,,6,90,4,9,pole,,birches,,\n",
+                8);
+
+        JsonNode problems = lead.get(file).expect(200).path("problems");
+        List<String> places = new ArrayList<>();
+        problems.forEach(one ->
+                places.add(one.path("place").asInt() + " " + one.path("heading").asText()));
+        assertThat(places)
+                .containsExactly(
+                        "2 azimuthDegrees",
+                        "3 distance",
+                        "4 tag",
+                        "5 dbh cm",
+                        "6 group",
+                        "7 clone of",
+                        "8 position",
+                        "9 plot");
+        lead.put(file + "/stored", Map.of()).expectProblem(409, "not-checked");
+        assertThat(lead.get(path() + "/plots").expect(200)).isEmpty();
+    }
+
+    @Test
+    void a_round_trip_loses_nothing() throws IOException {
+        String exported = text(lead.get(surveyPath() + "/export.csv"));
+        String file = checked(exported, 0);
+        lead.put(file + "/stored", Map.of()).expect(200);
+        ended(file, "stored");
+
+        String again = text(lead.get(path() + "/export.csv"));
+
+        assertThat(undetermined(again)).isEqualTo(undetermined(exported));
+        assertThat(exported.lines().count()).isGreaterThan(200);
+    }
+
+    @Test
+    void a_map_goes_the_same_way_round() throws IOException {
+        String map = text(lead.get(surveyPath() + "/export.geojson"));
+        String file = checked(map, 0);
+        lead.put(file + "/stored", Map.of()).expect(200);
+        ended(file, "stored");
+
+        assertThat(undetermined(text(lead.get(path() + "/export.csv"))))
+                .isEqualTo(undetermined(text(lead.get(surveyPath() + "/export.csv"))));
+    }
+
+    @Test
+    void an_import_that_is_stopped_leaves_nothing_behind() {
+        String file = checked(HEADING + manyTrees(20_000), 0);
+        lead.put(file + "/stored", Map.of()).expect(200);
+
+        lead.put(file + "/stopped", Map.of()).expect(200);
+
+        assertThat(ended(file, "stopped").path("told").asText()).contains("Nothing");
+        assertThat(lead.get(path() + "/plots").expect(200)).isEmpty();
+        assertThat(jdbc.sql("select count(*) from audit_entry where survey_id = ? and tree_id is not null")
+                        .param(survey)
+                        .query(Integer.class)
+                        .single())
+                .isZero();
+    }
+
+    @Test
+    void a_tree_that_was_recorded_meanwhile_keeps_all_of_the_file_out() {
+        String file = checked(HEADING + "Beck 1,55.03,-20.38,12,1,0,3.5,21.4,mature,wild,birches,,\n", 0);
+        lead.put(
+                        path() + "/plots/" + UUID.randomUUID(),
+                        Map.of("code", "Beck 1", "radiusMetres", 12, "habitat", List.of(), "notes", ""))
+                .expect(200);
+        JsonNode plots = lead.get(path() + "/plots").expect(200);
+        lead.put(
+                        path() + "/plots/" + plots.at("/0/id").asText() + "/trees/" + UUID.randomUUID(),
+                        Map.of(
+                                "tag",
+                                1,
+                                "azimuthDegrees",
+                                1,
+                                "distanceMetres",
+                                1,
+                                "diameterMillimetres",
+                                100,
+                                "stage",
+                                "pole",
+                                "origin",
+                                "wild",
+                                "conditionNotes",
+                                "",
+                                "plainTaxon",
+                                "Quercus robur"))
+                .expect(200);
+
+        lead.put(file + "/stored", Map.of()).expect(200);
+
+        assertThat(ended(file, "broken").path("told").asText()).contains("after it was checked");
+        assertThat(lead.get(path() + "/plots/" + plots.at("/0/id").asText() + "/trees")
+                        .expect(200))
+                .hasSize(1);
+    }
+
+    @Test
+    void what_is_no_table_and_no_map_is_refused() {
+        sendBytes("plot,tag\nBäck,1\n".getBytes(StandardCharsets.ISO_8859_1)).expectProblem(422, "unreadable-file");
+        sendBytes(new byte[0]).expectProblem(422, "unreadable-file");
+        sendBytes("{\"type\":\"Nothing\"}".getBytes(StandardCharsets.UTF_8)).expectProblem(422, "unreadable-file");
+        Caller.Answer sent = sendBytes("tag,azimuth\n1,2\n".getBytes(StandardCharsets.UTF_8));
+        String file = path() + "/imports/" + sent.expect(200).path("id").asText();
+        lead.put(file + "/columns", Map.of("columns", sent.body().path("columns")))
+                .expectProblem(422, "no-plot-column");
+    }
+
+    private String checked(String content, int problems) {
+        JsonNode sent = sendBytes(content.getBytes(StandardCharsets.UTF_8)).expect(200);
+        String file = path() + "/imports/" + sent.path("id").asText();
+        lead.put(file + "/columns", Map.of("columns", sent.path("columns"))).expect(200);
+        JsonNode checked = ended(file, "checked");
+        assertThat(checked.path("problemCount").asInt())
+                .as("problems %s", checked.path("problems"))
+                .isEqualTo(problems);
+        return file;
+    }
+
+    private Caller.Answer sendBytes(byte[] content) {
+        return lead.putBytes(path() + "/imports/" + UUID.randomUUID() + "?name=trees", content);
+    }
+
+    private JsonNode ended(String file, String state) {
+        JsonNode ended = await().atMost(Duration.ofSeconds(60))
+                .until(
+                        () -> lead.get(file).expect(200),
+                        now -> !now.path("state").asText().endsWith("ing"));
+        assertThat(ended.path("state").asText()).as(ended.path("told").asText()).isEqualTo(state);
+        return ended;
+    }
+
+    private static String manyTrees(int count) {
+        return IntStream.range(0, count)
+                .mapToObj(i -> "Plot " + i / 40 + ",,,15," + (1 + i % 40) + "," + (i * 7 % 360) + "," + (1 + i % 13)
+                        + ",20,mature,wild,birches,,\n")
+                .collect(Collectors.joining());
+    }
+
+    /** The rows of a table without what it tells of determinations, which is not read back. */
+    private static List<Map<String, String>> undetermined(String csv) throws IOException {
+        List<Map<String, String>> rows = new ArrayList<>();
+        try (CsvFile file = CsvFile.open(new ByteArrayInputStream(csv.getBytes(StandardCharsets.UTF_8)))) {
+            for (Optional<FileRow> row = file.next(); row.isPresent(); row = file.next()) {
+                Map<String, String> cells = new HashMap<>(row.get().cells());
+                cells.keySet().removeAll(List.of("stands as", "determination", "determined by", "determined on"));
+                rows.add(cells);
+            }
+        }
+        return rows;
+    }
+
+    private static String text(Caller.Answer answer) {
+        assertThat(answer.status()).isEqualTo(200);
+        return answer.text();
+    }
+
+    private String path() {
+        return "/api/surveys/" + survey;
+    }
+
+    private void newSurvey(UUID id) {
+        for (JsonNode one : lead.get("/api/surveys").expect(200)) {
+            if (one.path("id").asText().equals(demoId("survey Tarnholt").toString())) {
+                ObjectNode settings = one.deepCopy();
+                settings.remove(List.of("id", "closedAt", "version"));
+                lead.put("/api/surveys/" + id, settings.put("name", "Exchange " + id))
+                        .expect(200);
+            }
+        }
+    }
+}

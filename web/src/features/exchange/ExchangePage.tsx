@@ -1,0 +1,251 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Download } from 'lucide-react'
+import { useState } from 'react'
+import { useParams } from 'react-router'
+import { useKeptText } from '../../api/kept'
+import { Problem, wordsOf } from '../../api/problem'
+import { useSurvey } from '../../api/surveys'
+import type { ImportColumn, ImportFile } from '../../api/types'
+import { Button } from '../../ui/Button'
+import { Notice } from '../../ui/Notice'
+import { counted } from '../../ui/words'
+import { Columns } from './Columns'
+import {
+  forgetImport,
+  importQuery,
+  isAtWork,
+  sendColumns,
+  sendFile,
+  stopImport,
+  storeImport,
+} from './queries'
+
+const LINK =
+  'inline-flex min-h-11 items-center gap-2 rounded-plain border border-ink bg-card px-4 font-semibold'
+
+/** A survey's way in and out as a file. */
+export function ExchangePage() {
+  const { surveyId = '' } = useParams()
+  const survey = useSurvey().surveys.find((one) => one.id === surveyId)
+  const [importId, setImportId] = useKeptText(`import.${surveyId}`)
+  return (
+    <main className="relative min-h-0 flex-1 overflow-y-auto p-4">
+      <div className="mx-auto grid w-full max-w-5xl gap-6">
+        <div>
+          <h1 className="text-2xl">Import and export</h1>
+          {survey && (
+            <p className="text-quiet">
+              {survey.name}, season {survey.season}
+            </p>
+          )}
+        </div>
+        <section className="grid gap-2">
+          <h2 className="text-lg">Out</h2>
+          <p>
+            Plots, trees and what they were determined as. The table gives back all of plots and trees when it
+            is imported; the map shows every stem where it stands.
+          </p>
+          <div className="flex flex-wrap gap-2">
+            <a className={LINK} href={`/api/surveys/${surveyId}/export.csv`} download>
+              <Download aria-hidden className="size-4" /> Table (CSV)
+            </a>
+            <a className={LINK} href={`/api/surveys/${surveyId}/export.geojson`} download>
+              <Download aria-hidden className="size-4" /> Map (GeoJSON)
+            </a>
+          </div>
+        </section>
+        <section className="grid gap-3">
+          <h2 className="text-lg">In</h2>
+          {survey?.closedAt ? (
+            <Notice tone="waiting">This survey is closed; nothing can be added to it.</Notice>
+          ) : importId === '' ? (
+            <ChooseFile surveyId={surveyId} onSent={setImportId} />
+          ) : (
+            <Import
+              key={importId}
+              surveyId={surveyId}
+              importId={importId}
+              onForgotten={() => setImportId('')}
+            />
+          )}
+        </section>
+      </div>
+    </main>
+  )
+}
+
+function ChooseFile({
+  surveyId,
+  onSent,
+}: {
+  readonly surveyId: string
+  readonly onSent: (id: string) => void
+}) {
+  const queries = useQueryClient()
+  const send = useMutation({
+    mutationFn: (file: File) => sendFile(surveyId, crypto.randomUUID(), file),
+    onSuccess: (sent) => {
+      queries.setQueryData(importQuery(surveyId, sent.id).queryKey, sent)
+      onSent(sent.id)
+    },
+  })
+  return (
+    <>
+      <p>
+        A table (CSV, UTF-8, with a heading) or a map (GeoJSON) of plots and trees, up to 100 MB. It is
+        checked row by row and stored whole, or not at all.
+      </p>
+      <label className="block w-fit font-semibold">
+        File
+        <input
+          type="file"
+          accept=".csv,.txt,.tsv,.json,.geojson"
+          disabled={send.isPending}
+          onChange={(event) => {
+            const file = event.target.files?.[0]
+            if (file) send.mutate(file)
+            event.target.value = ''
+          }}
+          className="mt-1 block min-h-11 font-normal file:mr-3 file:min-h-11 file:rounded-plain file:border file:border-thistle file:bg-thistle file:px-4 file:font-semibold file:text-card"
+        />
+      </label>
+      {send.isPending && <p role="status">Sending the file …</p>}
+      {send.isError && <Notice tone="wrong">{wordsOf(send.error)}</Notice>}
+    </>
+  )
+}
+
+type ImportProps = {
+  readonly surveyId: string
+  readonly importId: string
+  readonly onForgotten: () => void
+}
+
+/** One file from its columns to its being stored. */
+function Import({ surveyId, importId, onForgotten }: ImportProps) {
+  const queries = useQueryClient()
+  const query = importQuery(surveyId, importId)
+  const file = useQuery(query)
+  const [changed, setChanged] = useState<readonly ImportColumn[]>()
+  const took = (answer: ImportFile) => {
+    queries.setQueryData(query.queryKey, answer)
+    queries.invalidateQueries(query)
+  }
+  const check = useMutation({
+    mutationFn: (columns: readonly ImportColumn[]) => sendColumns(surveyId, importId, columns),
+    onSuccess: took,
+  })
+  const store = useMutation({ mutationFn: () => storeImport(surveyId, importId), onSuccess: took })
+  const stop = useMutation({ mutationFn: () => stopImport(surveyId, importId), onSuccess: took })
+  const forget = useMutation({
+    mutationFn: () => forgetImport(surveyId, importId),
+    onSuccess: async () => {
+      await queries.invalidateQueries({ queryKey: ['surveys', surveyId, 'plots'] })
+      onForgotten()
+    },
+  })
+  if (file.isError) {
+    return (
+      <>
+        <Notice tone="wrong">{wordsOf(file.error)}</Notice>
+        {file.error instanceof Problem && <Button onClick={onForgotten}>Choose another file</Button>}
+      </>
+    )
+  }
+  if (!file.data) return <p role="status">One moment …</p>
+  const { state, name, problemCount, problems, told, plotsNew, treesNew } = file.data
+  const columns = changed ?? file.data.columns
+  const busy = isAtWork(file.data)
+  const error = check.error ?? store.error ?? stop.error ?? forget.error
+  return (
+    <div className="grid gap-3">
+      <p>
+        <strong>{name}</strong>, {file.data.format === 'csv' ? 'a table' : 'a map'} with{' '}
+        {counted(file.data.headings.length, 'column')}.
+      </p>
+      {told && <Notice tone={state === 'stopped' ? 'waiting' : 'wrong'}>{told}</Notice>}
+      {error && <Notice tone="wrong">{wordsOf(error)}</Notice>}
+      {busy && <AtWork file={file.data} onStop={() => stop.mutate()} />}
+      {state === 'stored' && (
+        <Notice tone="plain">
+          Stored: {counted(plotsNew, 'new plot')} and {counted(treesNew, 'tree')}.
+        </Notice>
+      )}
+      {state === 'checked' && problemCount === 0 && (
+        <Notice tone="plain">
+          Every row can be taken over: {counted(plotsNew, 'new plot')} and {counted(treesNew, 'tree')}.
+        </Notice>
+      )}
+      {problemCount > 0 && (
+        <section aria-label="Problems" className="grid gap-2">
+          <Notice tone="wrong">
+            {counted(problemCount, 'problem')}. Nothing is stored until there is none: mend the file and send
+            it again, or change the columns below.
+          </Notice>
+          <table className="w-full border-collapse bg-card text-left">
+            <thead>
+              <tr className="border-b border-ink">
+                <th scope="col" className="px-2 py-1 text-right">
+                  {file.data.format === 'csv' ? 'row' : 'feature'}
+                </th>
+                <th scope="col" className="px-2">
+                  column
+                </th>
+                <th scope="col" className="px-2">
+                  what is wrong
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {problems.map((one) => (
+                <tr key={`${one.place} ${one.heading} ${one.problem}`} className="border-b border-line">
+                  <td className="figure px-2 py-1 text-right">{one.place}</td>
+                  <td className="px-2">{one.heading}</td>
+                  <td className="px-2">{one.problem}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {problemCount > problems.length && <p>and {problemCount - problems.length} more</p>}
+        </section>
+      )}
+      {!busy && state !== 'stored' && <Columns file={file.data} columns={columns} onChange={setChanged} />}
+      <div className="flex flex-wrap gap-2">
+        {!busy && state !== 'stored' && (
+          <Button
+            look={state === 'checked' && problemCount === 0 ? 'plain' : 'main'}
+            onClick={() => check.mutate(columns)}
+          >
+            {state === 'sent' ? 'Check every row' : 'Check again'}
+          </Button>
+        )}
+        {state === 'checked' && problemCount === 0 && !changed && (
+          <Button look="main" onClick={() => store.mutate()}>
+            Store all of it
+          </Button>
+        )}
+        {!busy && (
+          <Button look={state === 'stored' ? 'main' : 'quiet'} onClick={() => forget.mutate()}>
+            {state === 'stored' ? 'Another file' : 'Forget this file'}
+          </Button>
+        )}
+      </div>
+    </div>
+  )
+}
+
+function AtWork({ file, onStop }: { readonly file: ImportFile; readonly onStop: () => void }) {
+  const share = Math.round(100 * file.shareDone)
+  return (
+    <div className="rounded-plain border border-edge bg-card p-3">
+      <p role="status" className="flex justify-between">
+        <span>{file.state === 'checking' ? 'Checking' : 'Storing'} …</span>
+        <span className="figure">
+          {file.rowsDone.toLocaleString('en-GB')} rows, {share} %
+        </span>
+      </p>
+      <progress className="my-2 block h-3 w-full accent-thistle" max={100} value={share} aria-label="Done" />
+      <Button onClick={onStop}>Stop</Button>
+    </div>
+  )
+}
