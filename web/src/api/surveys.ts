@@ -18,8 +18,8 @@ type Chosen = {
 }
 
 /** The survey that this observer works on, on every page and after a reload. */
-export function useSurvey(): Chosen {
-  const { data: surveys = [], error, isFetched } = useQuery(surveysQuery)
+export function useSurvey(enabled = true): Chosen {
+  const { data: surveys = [], error, isFetched } = useQuery({ ...surveysQuery, enabled })
   const [chosen, choose] = useKeptText('survey')
   const survey = surveys.find((one) => one.id === chosen) ?? surveys[0]
   return { surveys, survey, error, isFetched, choose }

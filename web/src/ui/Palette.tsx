@@ -23,10 +23,10 @@ export function Palette({ open, onOpenChange, places, onTyped }: Props) {
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-black/40" />
+        <Dialog.Overlay className="fixed inset-0 z-20 bg-black/40" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-[12vh] left-1/2 w-[min(38rem,94vw)] -translate-x-1/2 rounded-plain border border-ink bg-paper p-2"
+          className="fixed z-20 top-[12vh] left-1/2 w-[min(38rem,94vw)] -translate-x-1/2 rounded-plain border border-ink bg-paper p-2"
         >
           <Dialog.Title className="sr-only">Go to</Dialog.Title>
           <Command loop label="Go to">

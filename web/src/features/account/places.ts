@@ -29,7 +29,7 @@ export function usePlaces(
   signOut: () => void,
 ): readonly Place[] {
   const navigate = useNavigate()
-  const { survey } = useSurvey()
+  const { survey } = useSurvey(asked)
   const groups = useQuery({ ...groupsQuery, enabled: asked })
   const trees = useQuery({
     ...foundTreesQuery(survey?.id ?? '', typed),

@@ -8,7 +8,7 @@ import { Notice } from '../../ui/Notice'
 import { Sheet } from '../../ui/Sheet'
 import { History } from './History'
 import { strikeTree } from './queries'
-import { identityOf, stateOf } from './standing'
+import { groupWords, identityOf, stateOf } from './standing'
 import { TreeForm } from './TreeForm'
 
 type Props = {
@@ -45,6 +45,9 @@ export function ChosenTree({ surveyId, plotId, tree, trees, taxa, groups, locked
             {tree.heightDecimetres ? `, ${tree.heightDecimetres / 10} m tall` : ''}
             {stems.length > 0 ? ` · ${stems.length + 1} stems of one clone` : ''}
           </span>
+          {tree.readAs && tree.readAs !== tree.groupId && (
+            <span className="block">moved by you to the {groupWords(tree.readAs)}</span>
+          )}
           {tree.conditionNotes && <span className="block">{tree.conditionNotes}</span>}
         </p>
         <div className="flex flex-wrap gap-2">

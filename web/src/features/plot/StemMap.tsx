@@ -181,7 +181,7 @@ const Stem = memo(function Stem({ id, tree, words, radius, chosen, onChoose, onO
       >
         {tree.tag}
         {tree.groupId && (
-          <tspan fontSize={size * 0.72} className="fill-quiet font-normal">
+          <tspan fontSize={size * 0.82} className="fill-quiet font-normal">
             {' '}
             {groupCode(tree.groupId)}
           </tspan>

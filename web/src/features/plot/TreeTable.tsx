@@ -15,14 +15,16 @@ type Column = {
   readonly title: string
   readonly of: (tree: TreeRow) => number | string
   readonly numeric?: boolean
+  /** left out on a small screen, where the map tells it */
+  readonly wideOnly?: boolean
 }
 
 /** The trees of a plot in rows; a row and its mark on the map are chosen together. */
 export function TreeTable({ trees, taxa, chosen, onChoose }: Props) {
   const columns: readonly Column[] = [
     { title: 'tag', of: (tree) => tree.tag, numeric: true },
-    { title: 'az °', of: (tree) => tree.azimuthDegrees, numeric: true },
-    { title: 'm', of: (tree) => tree.distanceMetres, numeric: true },
+    { title: 'az °', of: (tree) => tree.azimuthDegrees, numeric: true, wideOnly: true },
+    { title: 'm', of: (tree) => tree.distanceMetres, numeric: true, wideOnly: true },
     { title: 'mm', of: (tree) => tree.diameterMillimetres, numeric: true },
     { title: 'what it is', of: (tree) => identityOf(tree, taxa) },
     { title: 'call', of: (tree) => stateOf(tree, undefined) },
@@ -49,7 +51,7 @@ export function TreeTable({ trees, taxa, chosen, onChoose }: Props) {
               key={column.title}
               scope="col"
               aria-sort={i === by ? 'ascending' : 'none'}
-              className="p-0 shadow-[inset_0_-1px_0_var(--color-ink)]"
+              className={`p-0 shadow-[inset_0_-1px_0_var(--color-ink)] ${column.wideOnly ? 'max-sm:hidden' : ''}`}
             >
               <button
                 type="button"
@@ -86,8 +88,8 @@ export function TreeTable({ trees, taxa, chosen, onChoose }: Props) {
                 {tree.tag}
               </button>
             </td>
-            <td className="figure px-2 text-right">{tree.azimuthDegrees}</td>
-            <td className="figure px-2 text-right">{tree.distanceMetres}</td>
+            <td className="figure px-2 text-right max-sm:hidden">{tree.azimuthDegrees}</td>
+            <td className="figure px-2 text-right max-sm:hidden">{tree.distanceMetres}</td>
             <td className="figure px-2 text-right">{tree.diameterMillimetres}</td>
             <td className="px-2">
               {identityOf(tree, taxa)}

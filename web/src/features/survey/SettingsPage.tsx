@@ -16,7 +16,7 @@ import { sendSettings, sendSurveyClosed } from './queries'
 
 const TIERS = ['tally', 'record', 'control'].map((value) => ({ value, text: value }))
 const SCHOOLS = [
-  { value: '', text: 'each sheet’s own weights' },
+  { value: 'own', text: 'each sheet’s own weights' },
   { value: 'field-marks', text: 'field marks' },
   { value: 'close-characters', text: 'close characters' },
 ]
@@ -126,8 +126,8 @@ function SettingsForm({ surveyId, survey, groups }: FormProps) {
           <OneOf
             label="Weights"
             options={SCHOOLS}
-            value={set.school ?? ''}
-            onChange={(school) => put({ school: school || null })}
+            value={set.school ?? 'own'}
+            onChange={(school) => put({ school: school === 'own' ? null : school })}
           />
           <Tick
             on={costed}

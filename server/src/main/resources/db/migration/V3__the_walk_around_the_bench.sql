@@ -73,11 +73,14 @@ create table call_state (
     contested boolean not null,
     thistle jsonb not null,
     changed_at timestamptz not null,
-    outlook jsonb, -- by month, January first; null: not reckoned yet
-    outlook_of timestamptz, -- the state it was reckoned from
+    settles double precision[], -- the chance that a visit settles it, January first; null: not reckoned yet
+    checks text[], -- name of the check to begin with, by month; null where none can be made
+    best_month int check (best_month between 1 and 12),
+    outlook_of timestamptz, -- the state these were reckoned from
     primary key (tree_id, observer_id)
 );
 
+create index call_state_contested on call_state (observer_id) where contested;
 create index call_state_to_play_through on call_state (changed_at)
     where contested and outlook_of is distinct from changed_at;
 

@@ -37,6 +37,13 @@ final class Application implements AutoCloseable {
         return application;
     }
 
+    /** Another instance on the same database, as behind a proxy. */
+    Application another() {
+        var other = new Application();
+        other.start();
+        return other;
+    }
+
     String url() {
         return "http://127.0.0.1:" + port;
     }

@@ -4,6 +4,8 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.WaitForSelectorState;
+import java.nio.charset.StandardCharsets;
+import java.util.UUID;
 import java.util.regex.Pattern;
 
 /** The Bench as an observer uses it. */
@@ -14,13 +16,22 @@ final class BenchOnScreen {
         this.page = page;
     }
 
-    /** From the list of trees to the Bench of the tree with that tag. */
+    /** The Bench of a tree of Kettle Moss 07, by its address. */
     static BenchOnScreen open(Page page, int tag) {
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^" + tag + "\\b")))
-                .click();
+        return open(page, "Tarnholt", "Kettle Moss 07", tag);
+    }
+
+    /** The Bench of a tree of the demo, by its address. */
+    static BenchOnScreen open(Page page, String survey, String plot, int tag) {
+        page.navigate("/surveys/" + demoId("survey " + survey) + "/trees/"
+                + demoId("tree " + demoId("plot " + plot) + " " + tag));
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile("tree " + tag + "$")))
                 .waitFor();
         return new BenchOnScreen(page);
+    }
+
+    static UUID demoId(String name) {
+        return UUID.nameUUIDFromBytes(("demo " + name).getBytes(StandardCharsets.UTF_8));
     }
 
     BenchOnScreen month(String month) {

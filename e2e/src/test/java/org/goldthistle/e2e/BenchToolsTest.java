@@ -34,15 +34,17 @@ class BenchToolsTest extends BrowserTest {
         siskin.getByText("It was a mistake").click();
         bench.settled();
         bench.takeUp("Twig ends turned into thorns").see("no thorn found").settled();
-        siskin.getByText("Today").click();
-        assertThat(siskin.getByText("moved here by you from another group")).isVisible();
+        siskin.getByText("Kettle Moss 07").click();
+        assertThat(siskin.getByText("moved by you to the buckthorns")).isVisible();
     }
 
     @Test
     void a_wound_asks_for_the_survey_s_leave_and_for_the_caution_to_be_read() {
         Page lead = signedIn("Treecreeper");
-        lead.getByLabel("Checks may wound a tree, last and with their caution").click();
-        assertThat(lead.getByLabel("Checks may wound a tree")).isChecked();
+        lead.navigate("/surveys/" + BenchOnScreen.demoId("survey Tarnholt") + "/settings");
+        lead.getByLabel("Trees may be wounded for a check").check();
+        lead.getByText("Keep the settings").click();
+        lead.getByText("Kept.").waitFor();
         Page dipper = signedIn("Dipper");
         BenchOnScreen bench = BenchOnScreen.open(dipper, 16).month("September");
         bench.takeUp("Colour under the scratched bark");

@@ -83,6 +83,7 @@ abstract class BrowserTest {
     /** A browser of its own for somebody who has not signed in. */
     protected Page stranger(int width, int height) {
         BrowserContext context = browser.newContext(new Browser.NewContextOptions()
+                .setBaseURL(application.url())
                 .setViewportSize(width, height)
                 .setLocale("en-GB")
                 .setTimezoneId("UTC")

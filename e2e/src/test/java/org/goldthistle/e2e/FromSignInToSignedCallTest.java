@@ -75,9 +75,14 @@ class FromSignInToSignedCallTest extends BrowserTest {
     }
 
     private void assertSignedCallIsThere(Page page) {
-        page.navigate(application.url());
-        assertThat(page.getByText("Dipper signed silver birch")).isVisible();
         BenchOnScreen.open(page, 23);
+        page.getByText("Kettle Moss 07").click();
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Chosen tree")))
+                .containsText("silver birch · signed");
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Bench").setExact(true))
+                .click();
         page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Signed calls"))
                 .getByText(NOTE)
                 .click();

@@ -1,13 +1,10 @@
 package org.goldthistle.call;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.sql.Timestamp;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.goldthistle.core.plan.NextCheck;
 import org.goldthistle.core.plan.NextChecks;
 import org.goldthistle.core.plan.SeasonOutlook;
 import org.goldthistle.core.verdict.Assessment;
@@ -28,14 +25,12 @@ class OutlookKeeper {
     private final Desk desk;
     private final TreeService trees;
     private final JdbcClient jdbc;
-    private final ObjectMapper json;
     private final TransactionTemplate inTransaction;
 
-    OutlookKeeper(Desk desk, TreeService trees, JdbcClient jdbc, ObjectMapper json, TransactionTemplate inTransaction) {
+    OutlookKeeper(Desk desk, TreeService trees, JdbcClient jdbc, TransactionTemplate inTransaction) {
         this.desk = desk;
         this.trees = trees;
         this.jdbc = jdbc;
-        this.json = json;
         this.inTransaction = inTransaction;
     }
 
@@ -64,30 +59,32 @@ class OutlookKeeper {
         SurveyedTree tree = trees.tree(due.treeId());
         CallInHand call = desk.begunCall(tree, due.observerId()).orElseThrow().inHand();
         CallRecord onRecord = desk.onRecord(call, desk.signedFor(List.of(tree.id())));
-        SeasonOutlook outlook = call.assessment(onRecord).outlook(CallService.OUTLOOK_SEED);
-        List<MonthAhead> ahead = new ArrayList<>();
-        for (SeasonOutlook.Month month : outlook.months()) {
-            Assessment then = call.inMonth(month.month()).assessment(onRecord);
-            ahead.add(new MonthAhead(
-                    month.chanceToSettle(),
-                    month.chanceToMislead(),
-                    NextChecks.suggested(then.offered()).stream()
-                            .findFirst()
-                            .map(NextCheck::character)
-                            .map(character -> character.name())
-                            .orElse(null)));
+        List<SeasonOutlook.Month> months =
+                call.assessment(onRecord).outlook(CallService.OUTLOOK_SEED).months();
+        List<String> checks = new ArrayList<>();
+        int best = 1;
+        for (SeasonOutlook.Month month : months) {
+            checks.add(firstCheck(call.inMonth(month.month()).assessment(onRecord)));
+            best = month.chanceToSettle() > months.get(best - 1).chanceToSettle() ? month.month() : best;
         }
-        jdbc.sql("update call_state set outlook = ?::jsonb, outlook_of = ? where tree_id = ? and observer_id = ?")
-                .params(text(ahead), due.changedAt(), due.treeId(), due.observerId())
+        jdbc.sql("update call_state set settles = ?, checks = ?, best_month = ?, outlook_of = ?"
+                        + " where tree_id = ? and observer_id = ?")
+                .params(
+                        months.stream().map(SeasonOutlook.Month::chanceToSettle).toArray(Double[]::new),
+                        checks.toArray(String[]::new),
+                        best,
+                        due.changedAt(),
+                        due.treeId(),
+                        due.observerId())
                 .update();
     }
 
-    private String text(List<MonthAhead> ahead) {
-        try {
-            return json.writeValueAsString(ahead);
-        } catch (JsonProcessingException broken) {
-            throw new IllegalStateException("months can be written as JSON", broken);
-        }
+    /** The name of the check that is worth making first; null: none is. */
+    private static String firstCheck(Assessment then) {
+        return NextChecks.suggested(then.offered()).stream()
+                .findFirst()
+                .map(next -> next.character().name())
+                .orElse(null);
     }
 
     private record Due(UUID treeId, UUID observerId, Timestamp changedAt) {}

@@ -1,17 +1,14 @@
 package org.goldthistle.call;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.goldthistle.account.Role;
@@ -30,7 +27,9 @@ class Today {
     /** Below one visit in five a walk to a tree is better spent elsewhere. */
     private static final double WORTH_A_VISIT = 0.2;
 
-    private static final String SETTLES = "(s.outlook -> :month ->> 'settle')::double precision";
+    private static final int NOW = 100; // beyond the months
+    private static final int UNPLAYED = 101;
+    private static final String SETTLES = "s.settles[:month]";
     private static final String MINE_CONTESTED = " from call_state s join tree t on t.id = s.tree_id"
             + " join plot p on p.id = t.plot_id where p.survey_id = :survey and s.observer_id = :observer"
             + " and s.contested and t.stands_as in ('open', 'come-back')";
@@ -56,7 +55,7 @@ class Today {
         int month = LocalDate.now(clock).getMonthValue();
         Map<String, String> titles = titles();
         List<TodayDto.PlotToWalk> walk = walk(surveyId, observer.id(), month);
-        List<List<MonthAhead>> ahead = outlooks(surveyId, observer.id());
+        Prospect prospect = prospect(surveyId, observer.id(), month);
         List<TodayDto.TreeToSecond> second =
                 observer.role() == Role.CREW ? List.of() : secondLook(surveyId, observer.id(), titles);
         return new TodayDto(
@@ -64,11 +63,9 @@ class Today {
                 walk.stream().limit(MOST_ROWS).toList(),
                 walk.size(),
                 settle(surveyId, observer.id(), month, titles),
-                (int) ahead.stream()
-                        .filter(months -> months.get(month - 1).settle() >= WORTH_A_VISIT)
-                        .count(),
-                waiting(ahead, month),
-                unplayed(surveyId, observer.id()),
+                prospect.now(),
+                prospect.waiting(),
+                prospect.unplayed(),
                 second.stream().limit(MOST_ROWS).toList(),
                 second.size());
     }
@@ -96,77 +93,57 @@ class Today {
     }
 
     private List<TodayDto.CallToSettle> settle(UUID surveyId, UUID observerId, int month, Map<String, String> titles) {
-        return jdbc.sql("select t.id, p.code, t.tag, t.group_id, s.thistle, s.outlook" + MINE_CONTESTED
-                        + " and s.outlook is not null and " + SETTLES + " >= " + WORTH_A_VISIT
-                        + " order by " + SETTLES + " desc, p.code, t.tag limit " + MOST_ROWS)
+        return jdbc.sql(
+                        "select t.id, p.code, t.tag, t.group_id, s.thistle, s.best_month, s.checks[:month] as check_now,"
+                                + " s.settles[s.best_month] as best, " + SETTLES + " as now" + MINE_CONTESTED
+                                + " and " + SETTLES + " >= " + WORTH_A_VISIT
+                                + " order by " + SETTLES + " desc, p.code, t.tag limit " + MOST_ROWS)
                 .param("survey", surveyId)
                 .param("observer", observerId)
-                .param("month", month - 1)
-                .query((row, i) -> toSettle(row, month, titles))
+                .param("month", month)
+                .query((row, i) -> toSettle(row, titles))
                 .list();
     }
 
-    private TodayDto.CallToSettle toSettle(ResultSet row, int month, Map<String, String> titles) throws SQLException {
-        List<MonthAhead> ahead = months(row.getString("outlook"));
-        MonthAhead now = ahead.get(month - 1);
-        int best = best(ahead);
+    private TodayDto.CallToSettle toSettle(ResultSet row, Map<String, String> titles) throws SQLException {
         return new TodayDto.CallToSettle(
                 row.getObject("id", UUID.class),
                 row.getString("code"),
                 row.getInt("tag"),
                 titles.getOrDefault(row.getString("group_id"), row.getString("group_id")),
-                read(row.getString("thistle"), new TypeReference<ThistleDto>() {}),
-                now.settle(),
-                now.check(),
-                best,
-                ahead.get(best - 1).settle());
+                thistle(row.getString("thistle")),
+                row.getDouble("now"),
+                row.getString("check_now"),
+                row.getInt("best_month"),
+                row.getDouble("best"));
     }
 
-    private List<List<MonthAhead>> outlooks(UUID surveyId, UUID observerId) {
-        return jdbc.sql("select s.outlook" + MINE_CONTESTED + " and s.outlook is not null")
+    /** What becomes of all contested calls: settled now, left for a better month or for none, or not played yet. */
+    private record Prospect(int now, List<TodayDto.Waiting> waiting, int unplayed) {}
+
+    private Prospect prospect(UUID surveyId, UUID observerId, int month) {
+        int now = 0;
+        int unplayed = 0;
+        List<TodayDto.Waiting> waiting = new ArrayList<>();
+        // soonest first; month 0, which none is likely to settle, last
+        List<TodayDto.Waiting> sorts = jdbc.sql("select sort, count(*) calls from (select case"
+                        + " when s.settles is null then " + UNPLAYED
+                        + " when " + SETTLES + " >= " + WORTH_A_VISIT + " then " + NOW
+                        + " when s.settles[s.best_month] >= " + WORTH_A_VISIT + " then s.best_month else 0 end sort"
+                        + MINE_CONTESTED + ") calls group by sort order by sort = 0, (sort + 11 - :month) % 12")
                 .param("survey", surveyId)
                 .param("observer", observerId)
-                .query((row, i) -> months(row.getString("outlook")))
+                .param("month", month)
+                .query((row, i) -> new TodayDto.Waiting(row.getInt("sort"), row.getInt("calls")))
                 .list();
-    }
-
-    private int unplayed(UUID surveyId, UUID observerId) {
-        return jdbc.sql("select count(*)" + MINE_CONTESTED + " and s.outlook is null")
-                .param("survey", surveyId)
-                .param("observer", observerId)
-                .query(Integer.class)
-                .single();
-    }
-
-    private static List<TodayDto.Waiting> waiting(List<List<MonthAhead>> ahead, int month) {
-        Map<Integer, Integer> calls =
-                new TreeMap<>(Comparator.comparingInt((Integer other) -> (other + 11 - month) % 12));
-        int never = 0;
-        for (List<MonthAhead> months : ahead) {
-            int best = best(months);
-            if (months.get(month - 1).settle() >= WORTH_A_VISIT) {
-                continue;
-            }
-            if (months.get(best - 1).settle() >= WORTH_A_VISIT) {
-                calls.merge(best, 1, Integer::sum);
-            } else {
-                never++;
+        for (TodayDto.Waiting sort : sorts) {
+            switch (sort.month()) {
+                case NOW -> now = sort.calls();
+                case UNPLAYED -> unplayed = sort.calls();
+                default -> waiting.add(sort);
             }
         }
-        List<TodayDto.Waiting> found = new ArrayList<>();
-        calls.forEach((best, number) -> found.add(new TodayDto.Waiting(best, number)));
-        if (never > 0) {
-            found.add(new TodayDto.Waiting(0, never));
-        }
-        return found;
-    }
-
-    private static int best(List<MonthAhead> months) {
-        int best = 0;
-        for (int i = 1; i < months.size(); i++) {
-            best = months.get(i).settle() > months.get(best).settle() ? i : best;
-        }
-        return best + 1;
+        return new Prospect(now, waiting, unplayed);
     }
 
     private List<TodayDto.TreeToSecond> secondLook(UUID surveyId, UUID observerId, Map<String, String> titles) {
@@ -190,15 +167,11 @@ class Today {
                         stored -> stored.sheet().id(), stored -> stored.sheet().title()));
     }
 
-    private List<MonthAhead> months(String text) {
-        return read(text, new TypeReference<List<MonthAhead>>() {});
-    }
-
-    private <T> T read(String text, TypeReference<T> type) {
+    private ThistleDto thistle(String text) {
         try {
-            return json.readValue(text, type);
+            return json.readValue(text, ThistleDto.class);
         } catch (JsonProcessingException broken) {
-            throw new IllegalStateException("this was written by this application", broken);
+            throw new IllegalStateException("the kept thistle was written by this application", broken);
         }
     }
 }

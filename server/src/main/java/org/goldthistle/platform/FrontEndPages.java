@@ -14,7 +14,7 @@ class FrontEndPages implements WebMvcConfigurer {
     public void addViewControllers(ViewControllerRegistry registry) {
         registry.addViewController("/").setViewName("forward:/index.html");
         for (String page : new String[] {
-            "/today", "/sign-in", "/groups", "/groups/{group}", "/drawings", "/surveys/{survey}/trees/{tree}"
+            "/today", "/plots", "/people", "/sign-in", "/welcome", "/drawings", "/groups/**", "/surveys/**"
         }) {
             registry.addViewController(page).setViewName("forward:/index.html");
         }
