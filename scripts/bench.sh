@@ -61,9 +61,14 @@ measure_round_trip() {
   node "$ROOT/bench/key-press.mjs" "$(cat "$STATE/bench.url")" Dipper "$GOLDTHISTLE_DEMO_PASSPHRASE" >"$1/key-press.md"
   node "$ROOT/bench/round-trip.mjs" "$(cat "$STATE/bench.url")" Dipper "$GOLDTHISTLE_DEMO_PASSPHRASE" >"$1/round-trip.md"
   measure_lists "$1"
-  echo "The server is resident with $(($(ps -o rss= -p "$(cat "$STATE/bench.pid")") / 1024)) MB after that." >>"$1/round-trip.md"
+  local before
+  before=$(server_megabytes)
+  node "$ROOT/bench/import.mjs" "$(cat "$STATE/bench.url")" Treecreeper "$GOLDTHISTLE_DEMO_PASSPHRASE" >"$1/import.md"
+  echo "The server is resident with $before MB before the import and $(server_megabytes) MB after it." >>"$1/round-trip.md"
   serve_kill bench
 }
+
+server_megabytes() { echo $(($(ps -o rss= -p "$(cat "$STATE/bench.pid")") / 1024)); }
 
 # lists and maps of a large survey, alone in the database and beside nine others of its size
 measure_lists() {
@@ -133,6 +138,8 @@ hundred, and the same rows fetched by plain SQL from the same database.
 | list | surveys of this size in the database | through the application | by SQL |
 | --- | --- | --- | --- |
 $(cat "$1/lists.md")
+
+$(cat "$1/import.md")
 
 ## The screen
 

@@ -41,16 +41,18 @@ export function SignPanel({ bench, sheet, waiting, outcome, onOutcome }: Props) 
         {`Sign ${lead}${short}`}
       </Button>
       <div className="grid grid-cols-[1.4fr_1fr_1fr] gap-2">
-        {OTHERS.map(([other, words]) => (
-          <Button
-            key={other}
-            className="whitespace-nowrap px-1! text-sm"
-            disabled={waiting > 0}
-            onClick={() => onOutcome(other)}
-          >
-            {words}
-          </Button>
-        ))}
+        {OTHERS.filter(([other]) => other !== 'laboratory' || bench.tree.laboratoryUsed).map(
+          ([other, words]) => (
+            <Button
+              key={other}
+              className="whitespace-nowrap px-1! text-sm"
+              disabled={waiting > 0}
+              onClick={() => onOutcome(other)}
+            >
+              {words}
+            </Button>
+          ),
+        )}
       </div>
       <Sheet
         title={outcome ? TITLES[outcome] : ''}

@@ -46,11 +46,16 @@ class Screenshots extends BrowserTest {
         dipper.keyboard().press("Escape");
         bench.sign("silver birch", "Slow-grown twigs, so fewer warts than usual.");
         Page siskin = signedIn("Siskin");
-        siskin.getByText("Dipper signed").waitFor();
+        siskin.getByText("A visit now settles it").first().waitFor();
         shoot(siskin, "today");
+        PlotOnScreen plot = PlotOnScreen.open(siskin, "Churn Edge 04");
+        plot.type("41 204 7.2 287 pole wild black cherry?");
+        plot.mark(12).click();
+        shoot(siskin, "plot");
         BenchOnScreen.open(siskin, 23);
         siskin.getByText("Slow-grown twigs").click();
         shoot(siskin, "signed-call");
+        siskin.keyboard().press("Escape");
         siskin.getByText("Groups").first().click();
         siskin.getByText("All drawings").click();
         siskin.getByText("hawthorns").first().click();
@@ -63,6 +68,10 @@ class Screenshots extends BrowserTest {
         shoot(small, "stations-390");
         phone.takeUp("Rough black bark");
         shoot(small, "bench-390");
+        Page lead = signedIn("Treecreeper");
+        lead.getByText("Plots").click();
+        lead.getByText("Heron Carr 02").waitFor();
+        shoot(lead, "plots");
     }
 
     private void shoot(Page page, String name) {

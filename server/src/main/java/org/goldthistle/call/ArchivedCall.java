@@ -13,6 +13,7 @@ import org.springframework.lang.Nullable;
  * @param tier code of what it is for
  * @param readings in the order of reading, one a minute from then on
  * @param signed when it was signed; empty: it was not
+ * @param mayComeBack whether another visit was still to come when it was signed
  * @param note what the observer signed it with
  */
 public record ArchivedCall(
@@ -23,6 +24,7 @@ public record ArchivedCall(
         String tier,
         List<Reading> readings,
         Optional<Instant> signed,
+        boolean mayComeBack,
         String note) {
 
     /** What was read of one character: states or values, one per replicate, or not seen; words are a sheet's codes. */

@@ -106,7 +106,7 @@ public class CallArchive {
         boolean carried = assessment.verdict() == Verdict.SIGNABLE
                 && assessment.stillNeeded().stream().map(Need::code).findAny().isEmpty()
                 && assessment.reasons().stream().noneMatch(reason -> reason.kind() == Reason.Kind.GATE);
-        Optional<SeasonOutlook.Month> later = carried
+        Optional<SeasonOutlook.Month> later = carried || !archived.mayComeBack()
                 ? Optional.empty()
                 : assessment
                         .outlook(CallService.OUTLOOK_SEED)

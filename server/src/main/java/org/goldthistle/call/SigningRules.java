@@ -33,6 +33,12 @@ final class SigningRules {
                     "A taxon goes with the outcome taxon, a month with come-back, and neither with another. Nothing was"
                             + " signed; your readings are kept.");
         }
+        if (outcome == Outcome.LABORATORY && !call.rules().laboratoryUsed()) {
+            throw Problem.unfit(
+                    "laboratory-unused",
+                    "This survey sends no samples to a laboratory. Nothing was signed; your readings are kept. Come"
+                            + " back in another month, or record the group only.");
+        }
         if (outcome == Outcome.TAXON) {
             requireSignable(call, assessment, signed);
         }

@@ -1,5 +1,6 @@
 package org.goldthistle.demo;
 
+import com.fasterxml.jackson.databind.ObjectMapper;
 import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -45,6 +46,7 @@ class DemoData implements ApplicationRunner {
     private final TreeService trees;
     private final DemoSeasons seasons;
     private final EntityManager entities;
+    private final ObjectMapper json;
     private final String passphrase;
 
     DemoData(
@@ -54,6 +56,7 @@ class DemoData implements ApplicationRunner {
             TreeService trees,
             DemoSeasons seasons,
             EntityManager entities,
+            ObjectMapper json,
             @Value("${goldthistle.demo.passphrase}") String passphrase) {
         this.accounts = accounts;
         this.surveys = surveys;
@@ -61,6 +64,7 @@ class DemoData implements ApplicationRunner {
         this.trees = trees;
         this.seasons = seasons;
         this.entities = entities;
+        this.json = json;
         this.passphrase = passphrase;
     }
 
@@ -91,7 +95,7 @@ class DemoData implements ApplicationRunner {
                 survey("Tarnholt 2024", "Heron Carr round, Tarnholt Forest", DemoPlot.CLOSED_EARLIER, everybody, lead));
         kettleMoss(bySeason.get(DemoPlot.OPEN), lead);
         longRide(crew.get("Dipper"));
-        for (DemoPlot plot : DemoPlot.all()) {
+        for (DemoPlot plot : DemoPlot.all(json)) {
             UUID survey = bySeason.get(plot.season());
             UUID id = id("plot " + plot.code());
             plots.create(survey, id, lead, body(plot.code(), plot.east(), plot.north(), plot.habitat()));

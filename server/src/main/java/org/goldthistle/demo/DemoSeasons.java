@@ -32,6 +32,7 @@ class DemoSeasons {
     private static final double READ_BY_NOW = 0.68;
     private static final double READ_TWICE = 0.12;
     private static final double FOR_THE_RECORD = 0.25;
+    private static final int FEWEST_CHECKS = 4;
     private static final int FIRST_MONTH = 5;
     private static final int MONTHS = 4; // of field work; the open season's last call is from early September
     private static final List<String> NOTES = List.of(
@@ -112,7 +113,7 @@ class DemoSeasons {
                     stem.taxon(),
                     Coded.find(LifeStage.values(), stem.stage()).orElseThrow(),
                     day.getMonthValue(),
-                    3 + random.nextInt(4));
+                    FEWEST_CHECKS + random.nextInt(6));
             boolean signed = !readings.isEmpty() && (over || fate < SIGNED_BY_NOW && i == 0);
             archive.keep(new ArchivedCall(
                     surveyId,
@@ -122,6 +123,7 @@ class DemoSeasons {
                     random.nextDouble() < FOR_THE_RECORD ? "record" : "tally",
                     readings,
                     signed ? Optional.of(begun.plusSeconds(600)) : Optional.empty(),
+                    !over,
                     NOTES.get(random.nextInt(NOTES.size()))));
         }
     }

@@ -23,7 +23,7 @@ class SurveyTest extends ServerTest {
                     set.putArray("records");
                     set.putArray("groups");
                     set.remove(List.of("wrongYes", "wrongNo", "school"));
-                    set.put("defaultTier", "tally").put("controlUsed", true);
+                    set.put("defaultTier", "tally").put("controlUsed", true).put("laboratoryUsed", true);
                 })
                 .expect(200);
     }
@@ -118,6 +118,30 @@ class SurveyTest extends ServerTest {
 
         assertThat(bench.at("/judgement/threshold").asDouble()).isEqualTo(0.95); // 19/(19 + 1)
         siskin.put(treePath(4) + "/tier", Map.of("tier", "control")).expectProblem(422, "control-unused");
+    }
+
+    @Test
+    void a_survey_without_a_laboratory_takes_no_samples() {
+        changeSurvey(signedIn("Treecreeper"), set -> set.put("laboratoryUsed", false))
+                .expect(200);
+
+        signedIn("Siskin")
+                .put(
+                        treePath(40) + "/determinations/" + UUID.randomUUID(),
+                        Map.of(
+                                "outcome",
+                                "laboratory",
+                                "note",
+                                "",
+                                "confirming",
+                                List.of(),
+                                "reasons",
+                                Map.of(),
+                                "voucher",
+                                "",
+                                "readingIds",
+                                List.of()))
+                .expectProblem(422, "laboratory-unused");
     }
 
     @Test
