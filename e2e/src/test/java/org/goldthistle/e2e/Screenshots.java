@@ -45,6 +45,11 @@ class Screenshots extends BrowserTest {
         shoot(dipper, "come-back");
         dipper.keyboard().press("Escape");
         bench.sign("silver birch", "Slow-grown twigs, so fewer warts than usual.");
+        walkAndLibrary();
+        phoneAndLead();
+    }
+
+    private void walkAndLibrary() {
         Page siskin = signedIn("Siskin");
         siskin.getByText("A visit now settles it").first().waitFor();
         shoot(siskin, "today");
@@ -61,6 +66,9 @@ class Screenshots extends BrowserTest {
         siskin.getByText("hawthorns").first().click();
         siskin.waitForTimeout(500);
         shoot(siskin, "drawings");
+    }
+
+    private void phoneAndLead() {
         Page small = signedIn("Redpoll", 390, 844);
         BenchOnScreen phone = BenchOnScreen.open(small, 24);
         phone.button("Stations").click();
