@@ -1,31 +1,13 @@
 // How long a file of 100,000 trees takes from being sent to being stored, every row checked.
 // usage: node import.mjs URL CALL-SIGN PASSPHRASE
 import { randomUUID } from 'node:crypto'
+import { signedIn } from './client.mjs'
 
 const PLOTS = 2500
 const STEMS = 40
 
 const [url, callSign, passphrase] = process.argv.slice(2)
-const cookies = new Map()
-
-async function call(method, path, body, type = 'application/json') {
-  const answer = await fetch(url + path, {
-    method,
-    headers: {
-      cookie: [...cookies].map(([name, value]) => `${name}=${value}`).join('; '),
-      'content-type': type,
-      'x-xsrf-token': cookies.get('XSRF-TOKEN') ?? '',
-    },
-    ...(body ? { body: typeof body === 'string' ? body : JSON.stringify(body) } : {}),
-  })
-  for (const cookie of answer.headers.getSetCookie()) {
-    const [name, value] = cookie.split(';')[0].split('=')
-    cookies.set(name, value)
-  }
-  const text = await answer.text()
-  if (!answer.ok) throw new Error(`${method} ${path}: ${answer.status} ${text}`)
-  return text === '' ? null : JSON.parse(text)
-}
+const call = await signedIn(url, callSign, passphrase)
 
 async function ended(path, state) {
   const start = performance.now()
@@ -46,8 +28,6 @@ for (let plot = 1; plot <= PLOTS; plot++) {
     )
   }
 }
-await call('GET', '/api/session')
-await call('POST', '/api/session', { callSign, passphrase })
 const survey = (await call('GET', '/api/surveys')).find((one) => one.name.startsWith('Kettle Moss'))
 const path = `/api/surveys/${survey.id}/imports/${randomUUID()}`
 const sent = await call('PUT', `${path}?name=large.csv`, rows.join('\n'), 'application/octet-stream')

@@ -2,31 +2,13 @@
 // SQL, first alone in the database and then beside other surveys of the same size.
 // usage: node lists.mjs URL CALL-SIGN PASSPHRASE HOW-MANY-SURVEYS; the database is told by PGHOST, PGPORT, …
 import pg from 'pg'
+import { signedIn } from './client.mjs'
 
 const WARM_UP = 20
 const MEASURED = 120
 
 const [url, callSign, passphrase, surveys] = process.argv.slice(2)
-const cookies = new Map()
-
-async function call(method, path, body) {
-  const answer = await fetch(url + path, {
-    method,
-    headers: {
-      cookie: [...cookies].map(([name, value]) => `${name}=${value}`).join('; '),
-      'content-type': 'application/json',
-      'x-xsrf-token': cookies.get('XSRF-TOKEN') ?? '',
-    },
-    ...(body ? { body: JSON.stringify(body) } : {}),
-  })
-  for (const cookie of answer.headers.getSetCookie()) {
-    const [name, value] = cookie.split(';')[0].split('=')
-    cookies.set(name, value)
-  }
-  const text = await answer.text()
-  if (!answer.ok) throw new Error(`${method} ${path}: ${answer.status} ${text}`)
-  return text === '' ? null : JSON.parse(text)
-}
+const call = await signedIn(url, callSign, passphrase)
 
 async function p95(work) {
   const times = []
@@ -39,8 +21,6 @@ async function p95(work) {
   return times[Math.floor(0.95 * times.length)].toFixed(0)
 }
 
-await call('GET', '/api/session')
-await call('POST', '/api/session', { callSign, passphrase })
 const database = new pg.Client()
 await database.connect()
 const survey = (await call('GET', '/api/surveys')).find((one) => one.name === 'load 1').id

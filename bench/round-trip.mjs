@@ -1,33 +1,14 @@
 // How long one reading takes from request to answer on the loopback: a new reading, stored and weighed.
 // usage: node round-trip.mjs URL CALL-SIGN PASSPHRASE
 import { randomUUID } from 'node:crypto'
+import { signedIn } from './client.mjs'
 
 const WARM_UP = 300
 const MEASURED = 2000
 
 const [url, callSign, passphrase] = process.argv.slice(2)
-const cookies = new Map()
+const call = await signedIn(url, callSign, passphrase)
 
-async function call(method, path, body) {
-  const answer = await fetch(url + path, {
-    method,
-    headers: {
-      cookie: [...cookies].map(([name, value]) => `${name}=${value}`).join('; '),
-      'content-type': 'application/json',
-      'x-xsrf-token': cookies.get('XSRF-TOKEN') ?? '',
-    },
-    ...(body ? { body: JSON.stringify(body) } : {}),
-  })
-  for (const cookie of answer.headers.getSetCookie()) {
-    const [name, value] = cookie.split(';')[0].split('=')
-    cookies.set(name, value)
-  }
-  if (!answer.ok) throw new Error(`${method} ${path}: ${answer.status} ${await answer.text()}`)
-  return answer.status === 204 ? null : answer.json()
-}
-
-await call('GET', '/api/session')
-await call('POST', '/api/session', { callSign, passphrase })
 const [survey] = await call('GET', '/api/surveys')
 const plots = await call('GET', `/api/surveys/${survey.id}/plots`)
 const plot = plots.find((one) => one.code === 'Kettle Moss 07')

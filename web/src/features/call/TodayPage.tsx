@@ -9,6 +9,7 @@ import { Notice } from '../../ui/Notice'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { Thistle } from '../../ui/Thistle'
 import { counted, monthName } from '../../ui/words'
+import { timesIn } from './judgementWords'
 import { todayQuery } from './queries'
 
 const ROW = 'flex min-h-14 items-center gap-3 px-3 py-2 hover:bg-thistle-wash'
@@ -74,11 +75,11 @@ function Lists({ surveyId }: { readonly surveyId: string }) {
                   {call.plotCode}, tree {call.tag}: {call.thistle.leadName} or {call.thistle.rivalName}
                 </span>
                 <span className="block">
-                  A visit now settles it {outOf(call.chance)}
+                  A visit now settles it {timesIn(call.chance)}
                   {call.check && `; begin with “${call.check}”`}
                   {call.bestMonth !== today.data.month &&
                     call.bestChance - call.chance > 0.15 &&
-                    `; in ${monthName(call.bestMonth)} ${outOf(call.bestChance)}`}
+                    `; in ${monthName(call.bestMonth)} ${timesIn(call.bestChance)}`}
                 </span>
               </span>
             </Link>
@@ -110,21 +111,6 @@ function Lists({ surveyId }: { readonly surveyId: string }) {
       </List>
     </div>
   )
-}
-
-/** "3 times in 5": a chance as people count. */
-function outOf(chance: number): string {
-  if (chance > 0.97) return 'nearly always'
-  for (const of of [2, 3, 4, 5]) {
-    const times = chance * of
-    if (Math.abs(times - Math.round(times)) < 0.12 && Math.round(times) > 0)
-      return timesIn(Math.round(times), of)
-  }
-  return timesIn(Math.round(chance * 10), 10)
-}
-
-function timesIn(times: number, of: number): string {
-  return `${times === 1 ? 'once' : times === 2 ? 'twice' : `${times} times`} in ${of}`
 }
 
 type ListProps = {

@@ -22,6 +22,14 @@ type Props = {
   readonly onDone: () => void
 }
 
+const MEASURES = [
+  { key: 'tag', label: 'Tag', hint: undefined },
+  { key: 'azimuthDegrees', label: 'Azimuth, °', hint: undefined },
+  { key: 'distanceMetres', label: 'Distance, m', hint: undefined },
+  { key: 'diameterMillimetres', label: 'Diameter, mm', hint: undefined },
+  { key: 'heightDecimetres', label: 'Height, dm', hint: 'may stay empty' },
+] as const
+
 const options = (words: readonly string[]) => words.map((word) => ({ value: word, text: word }))
 
 /** Changes a tree as it was entered. Where somebody else did so meanwhile, both versions are shown. */
@@ -36,8 +44,6 @@ export function TreeForm({ surveyId, plotId, tree, trees, taxa, groups, onDone }
     },
   })
   const put = (part: Partial<TreeBody>) => setBody({ ...body, ...part })
-  const number = (key: keyof TreeBody) => (event: { target: { value: string } }) =>
-    put({ [key]: event.target.value === '' ? undefined : Number(event.target.value) })
   const wrong = (key: string) => wrongAt(change.error, key)
   const submit = (event: FormEvent) => {
     event.preventDefault()
@@ -52,44 +58,20 @@ export function TreeForm({ surveyId, plotId, tree, trees, taxa, groups, onDone }
   return (
     <form onSubmit={submit} className="grid gap-4" noValidate>
       <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
-        <Field
-          label="Tag"
-          type="number"
-          value={body.tag ?? ''}
-          onChange={number('tag')}
-          wrong={wrong('tag')}
-        />
-        <Field
-          label="Azimuth, °"
-          type="number"
-          step="any"
-          value={body.azimuthDegrees ?? ''}
-          onChange={number('azimuthDegrees')}
-          wrong={wrong('azimuthDegrees')}
-        />
-        <Field
-          label="Distance, m"
-          type="number"
-          step="any"
-          value={body.distanceMetres ?? ''}
-          onChange={number('distanceMetres')}
-          wrong={wrong('distanceMetres')}
-        />
-        <Field
-          label="Diameter, mm"
-          type="number"
-          value={body.diameterMillimetres ?? ''}
-          onChange={number('diameterMillimetres')}
-          wrong={wrong('diameterMillimetres')}
-        />
-        <Field
-          label="Height, dm"
-          type="number"
-          value={body.heightDecimetres ?? ''}
-          onChange={number('heightDecimetres')}
-          wrong={wrong('heightDecimetres')}
-          hint="may stay empty"
-        />
+        {MEASURES.map(({ key, label, hint }) => (
+          <Field
+            key={key}
+            label={label}
+            type="number"
+            step="any"
+            value={body[key] ?? ''}
+            onChange={(event) =>
+              put({ [key]: event.target.value === '' ? undefined : Number(event.target.value) })
+            }
+            wrong={wrongAt(change.error, key)}
+            hint={hint}
+          />
+        ))}
       </div>
       <OneOf
         label="Stage"

@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.function.Consumer;
 import org.junit.jupiter.api.BeforeEach;
@@ -89,6 +90,23 @@ public abstract class ServerTest {
             }
         }
         throw new AssertionError("the caller does not belong to the survey");
+    }
+
+    /** A signature that names no taxon: group or laboratory. */
+    protected static Map<String, Object> signature(String outcome) {
+        return Map.of(
+                "outcome",
+                outcome,
+                "note",
+                "Out of reach.",
+                "confirming",
+                List.of(),
+                "reasons",
+                Map.of(),
+                "voucher",
+                "",
+                "readingIds",
+                List.of());
     }
 
     /** The address of a tree of the plot Kettle Moss 07 in the survey that all observers share. */

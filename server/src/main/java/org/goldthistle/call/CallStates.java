@@ -31,19 +31,28 @@ class CallStates {
 
     /** Keeps the state of an observer's call that was just written to, and lays out their Bench. */
     BenchDto keptBench(SurveyedTree tree, UUID observerId) {
-        keep(tree, List.of(observerId));
-        return desk.bench(tree, observerId);
+        desk.flush();
+        List<Determination> signed = desk.signedFor(List.of(tree.id()));
+        Desk.Begun begun = desk.begunCall(tree, observerId).orElseThrow();
+        keepOne(tree, observerId, begun, signed);
+        keepContested(tree);
+        return desk.bench(tree, observerId, begun.inHand(), signed);
     }
 
     /** The same after a signature, by which other observers' calls on the tree may become contested. */
     BenchDto keptBenchAndOthers(SurveyedTree tree, UUID observerId) {
-        keep(tree, readersOf(tree));
+        keepAll(tree);
         return desk.bench(tree, observerId);
     }
 
     /** Keeps the states of all calls on a tree. */
     void keepAll(SurveyedTree tree) {
-        keep(tree, readersOf(tree));
+        desk.flush();
+        List<Determination> signed = desk.signedFor(List.of(tree.id()));
+        for (UUID observer : readersOf(tree)) {
+            desk.begunCall(tree, observer).ifPresent(begun -> keepOne(tree, observer, begun, signed));
+        }
+        keepContested(tree);
     }
 
     private List<UUID> readersOf(SurveyedTree tree) {
@@ -53,12 +62,7 @@ class CallStates {
                 .list();
     }
 
-    private void keep(SurveyedTree tree, List<UUID> observers) {
-        desk.flush();
-        List<Determination> signed = desk.signedFor(List.of(tree.id()));
-        for (UUID observer : observers) {
-            desk.begunCall(tree, observer).ifPresent(begun -> keepOne(tree, observer, begun, signed));
-        }
+    private void keepContested(SurveyedTree tree) {
         jdbc.sql("update tree set contested = now.contested from"
                         + " (select coalesce(bool_or(contested), false) contested from call_state where tree_id = ?) now"
                         + " where id = ? and tree.contested <> now.contested")

@@ -56,8 +56,11 @@ class Desk {
 
     /** A tree as one observer's Bench shows it. */
     BenchDto bench(SurveyedTree tree, UUID observerId) {
-        List<Determination> signed = signedFor(List.of(tree.id()));
-        CallInHand call = callInHand(tree, observerId);
+        return bench(tree, observerId, callInHand(tree, observerId), signedFor(List.of(tree.id())));
+    }
+
+    /** The same, where the call and what was signed are at hand already. */
+    BenchDto bench(SurveyedTree tree, UUID observerId, CallInHand call, List<Determination> signed) {
         StoredSheet newest = library.newest(call.sheet().sheet().id());
         return BenchDto.of(
                 tree,

@@ -168,21 +168,7 @@ class PlotTest extends ServerTest {
     }
 
     private void signGroupOnly(UUID tree) {
-        dipper.put(
-                        surveyPath() + "/trees/" + tree + "/determinations/" + UUID.randomUUID(),
-                        Map.of(
-                                "outcome",
-                                "group",
-                                "note",
-                                "Out of reach.",
-                                "confirming",
-                                List.of(),
-                                "reasons",
-                                Map.of(),
-                                "voucher",
-                                "",
-                                "readingIds",
-                                List.of()))
+        dipper.put(surveyPath() + "/trees/" + tree + "/determinations/" + UUID.randomUUID(), signature("group"))
                 .expect(200);
     }
 

@@ -126,21 +126,7 @@ class SurveyTest extends ServerTest {
                 .expect(200);
 
         signedIn("Siskin")
-                .put(
-                        treePath(40) + "/determinations/" + UUID.randomUUID(),
-                        Map.of(
-                                "outcome",
-                                "laboratory",
-                                "note",
-                                "",
-                                "confirming",
-                                List.of(),
-                                "reasons",
-                                Map.of(),
-                                "voucher",
-                                "",
-                                "readingIds",
-                                List.of()))
+                .put(treePath(40) + "/determinations/" + UUID.randomUUID(), signature("laboratory"))
                 .expectProblem(422, "laboratory-unused");
     }
 
