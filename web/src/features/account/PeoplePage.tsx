@@ -182,7 +182,8 @@ function InviteForm({ onLink }: { readonly onLink: (link: Link) => void }) {
   const [id] = useState(() => crypto.randomUUID())
   const [callSign, setCallSign] = useState('')
   const [role, setRole] = useState<'crew' | 'reviewer' | 'lead'>('crew')
-  const [surveyId, setSurveyId] = useState(survey?.id ?? '')
+  const [picked, setPicked] = useState<string>()
+  const surveyId = picked ?? survey?.id ?? ''
   const invite = useMutation({
     mutationFn: async () =>
       dataOf(
@@ -218,7 +219,7 @@ function InviteForm({ onLink }: { readonly onLink: (link: Link) => void }) {
           ...surveys.map((one) => ({ value: one.id, text: `${one.name} ${one.season}` })),
         ]}
         value={surveyId}
-        onChange={setSurveyId}
+        onChange={setPicked}
       />
       {invite.isError && <Notice tone="wrong">{wordsOf(invite.error)}</Notice>}
       <Button type="submit" look="main" disabled={invite.isPending}>

@@ -29,6 +29,7 @@ export function SettingsPage() {
   const groups = useQuery(groupsQuery)
   const survey = surveys.find((one) => one.id === surveyId)
   const isNew = isFetched && !survey
+  const [kept, setKept] = useState(false)
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4">
       <div className="mx-auto w-full max-w-3xl">
@@ -44,7 +45,9 @@ export function SettingsPage() {
                 surveyId={surveyId}
                 survey={survey}
                 groups={groups.data}
+                onKept={() => setKept(true)}
               />
+              {kept && <Notice tone="plain">Kept.</Notice>}
             </>
           )
         )}
@@ -57,9 +60,10 @@ type FormProps = {
   readonly surveyId: string
   readonly survey: Survey | undefined
   readonly groups: readonly Group[]
+  readonly onKept: () => void
 }
 
-function SettingsForm({ surveyId, survey, groups }: FormProps) {
+function SettingsForm({ surveyId, survey, groups, onKept }: FormProps) {
   const observer = useObserver()
   const queries = useQueryClient()
   const navigate = useNavigate()
@@ -69,7 +73,8 @@ function SettingsForm({ surveyId, survey, groups }: FormProps) {
   const change = useMutation({
     mutationFn: (asked: SurveySettings) => sendSettings(surveyId, asked),
     onSuccess: async () => {
-      await queries.invalidateQueries(surveysQuery)
+      await queries.invalidateQueries(surveysQuery) // after which the form is made anew from what is kept
+      onKept()
       if (!survey) navigate('/plots')
     },
   })
@@ -232,7 +237,6 @@ function SettingsForm({ surveyId, survey, groups }: FormProps) {
           </Notice>
         )}
         {change.isError && !kept && <Notice tone="wrong">{wordsOf(change.error)}</Notice>}
-        {change.isSuccess && <Notice tone="plain">Kept.</Notice>}
         <Button type="submit" look="main" disabled={change.isPending}>
           {survey ? 'Keep the settings' : 'Set the survey up'}
         </Button>

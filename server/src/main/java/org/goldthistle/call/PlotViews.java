@@ -79,12 +79,13 @@ class PlotViews {
         Integer tag = parts.matches() && parts.group(2) != null ? Integer.valueOf(parts.group(2)) : null;
         return jdbc.sql("select t.id, t.plot_id, p.code, t.tag, t.group_id from tree t join plot p on p.id = t.plot_id"
                         + " where p.survey_id = :survey and t.clone_of is null"
-                        + " and (lower(p.code) like :plot || '%' or lower(p.code) like '% ' || :plot || '%')"
-                        + " and (cast(:tag as int) is null or t.tag = :tag) order by t.plain_taxon is not null, p.code,"
+                        + " and ((lower(p.code) like :plot || '%' or lower(p.code) like '% ' || :plot || '%')"
+                        + " and (cast(:tag as int) is null or t.tag = :tag) or lower(p.code) like :typed || '%') order by t.plain_taxon is not null, p.code,"
                         + " t.tag limit "
                         + MOST_FOUND)
                 .param("survey", surveyId)
                 .param("plot", plot.replaceAll("[%_\\\\]", ""))
+                .param("typed", typed.strip().toLowerCase(Locale.ROOT).replaceAll("[%_\\\\]", ""))
                 .param("tag", tag, java.sql.Types.INTEGER)
                 .query((row, i) -> new FoundTree(
                         row.getObject("id", UUID.class),

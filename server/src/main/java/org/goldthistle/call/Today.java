@@ -27,6 +27,9 @@ class Today {
     /** Below one visit in five a walk to a tree is better spent elsewhere. */
     private static final double WORTH_A_VISIT = 0.2;
 
+    private static final String OTHERS_CONTESTED = " from tree t join plot p on p.id = t.plot_id"
+            + " where p.survey_id = :survey and t.contested and t.stands_as <> 'open'"
+            + " and not exists (select 1 from call c where c.tree_id = t.id and c.observer_id = :observer)";
     private static final int NOW = 100; // beyond the months
     private static final int UNPLAYED = 101;
     private static final String SETTLES = "s.settles[:month]";
@@ -66,8 +69,8 @@ class Today {
                 prospect.now(),
                 prospect.waiting(),
                 prospect.unplayed(),
-                second.stream().limit(MOST_ROWS).toList(),
-                second.size());
+                second,
+                second.size() < MOST_ROWS ? second.size() : secondLookInAll(surveyId, observer.id()));
     }
 
     private List<TodayDto.PlotToWalk> walk(UUID surveyId, UUID observerId, int month) {
@@ -147,10 +150,8 @@ class Today {
     }
 
     private List<TodayDto.TreeToSecond> secondLook(UUID surveyId, UUID observerId, Map<String, String> titles) {
-        return jdbc.sql("select t.id, p.code, t.tag, t.group_id from tree t join plot p on p.id = t.plot_id"
-                        + " where p.survey_id = :survey and t.contested and t.stands_as <> 'open'"
-                        + " and not exists (select 1 from call c where c.tree_id = t.id and c.observer_id = :observer)"
-                        + " order by p.code, t.tag")
+        return jdbc.sql("select t.id, p.code, t.tag, t.group_id" + OTHERS_CONTESTED + " order by p.code, t.tag limit "
+                        + MOST_ROWS)
                 .param("survey", surveyId)
                 .param("observer", observerId)
                 .query((row, i) -> new TodayDto.TreeToSecond(
@@ -159,6 +160,14 @@ class Today {
                         row.getInt("tag"),
                         titles.getOrDefault(row.getString("group_id"), row.getString("group_id"))))
                 .list();
+    }
+
+    private int secondLookInAll(UUID surveyId, UUID observerId) {
+        return jdbc.sql("select count(*)" + OTHERS_CONTESTED)
+                .param("survey", surveyId)
+                .param("observer", observerId)
+                .query(Integer.class)
+                .single();
     }
 
     private Map<String, String> titles() {

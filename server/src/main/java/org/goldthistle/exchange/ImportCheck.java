@@ -136,7 +136,7 @@ class ImportCheck {
                 importId,
                 row.place(),
                 read.plot().strip(),
-                plot == null || !ofPlot.isEmpty() ? null : json.writeValueAsString(plot),
+                plot == null || !ofPlot.isEmpty() ? null : json.writeValueAsString(ToldPlot.of(read)),
                 read.tag(),
                 tree == null || !ofTree.isEmpty()
                         ? null
@@ -154,6 +154,25 @@ class ImportCheck {
             for (Refusal one : refused.refusals()) {
                 bad.add(new Object[] {importId, place, one.key(), one.found() + ": it must be " + one.expected()});
             }
+        }
+    }
+
+    /** What a row says of its plot; what it does not say is null. */
+    record ToldPlot(
+            Double latitude,
+            Double longitude,
+            Double radiusMetres,
+            Double altitudeMetres,
+            List<String> habitat,
+            String notes) {
+        static ToldPlot of(SurveyRecord row) {
+            return new ToldPlot(
+                    row.latitude(),
+                    row.longitude(),
+                    row.radiusMetres(),
+                    row.altitudeMetres(),
+                    row.plotHabitat(),
+                    row.plotNotes());
         }
     }
 

@@ -39,9 +39,14 @@ final class ImportQuestions {
             "select r.place, 'plot', r.plot_code || ' is in the survey already and described otherwise there; leave"
                     + " its cells empty, or change the plot first' from import_row r"
                     + " join plot p on p.survey_id = :survey and p.code = r.plot_code"
-                    + " where r.import_id = :import and r.plot is not null and (r.plot ->> 'latitude')::float8"
-                    + " is distinct from p.latitude or r.import_id = :import and r.plot is not null"
-                    + " and p.survey_id = :survey and (r.plot ->> 'radiusMetres')::float8 <> p.radius_metres";
+                    + " where r.import_id = :import and ((r.plot ->> 'latitude')::float8 is distinct from"
+                    + " p.latitude and jsonb_exists(r.plot, 'latitude')"
+                    + " or (r.plot ->> 'longitude')::float8 is distinct from p.longitude and jsonb_exists(r.plot, 'longitude')"
+                    + " or (r.plot ->> 'radiusMetres')::float8 <> p.radius_metres"
+                    + " or (r.plot ->> 'altitudeMetres')::float8 is distinct from p.altitude_metres"
+                    + " and jsonb_exists(r.plot, 'altitudeMetres') or r.plot ->> 'notes' <> p.notes"
+                    + " or jsonb_exists(r.plot, 'habitat') and array(select jsonb_array_elements_text(r.plot -> 'habitat'))"
+                    + " <> p.habitat)";
 
     /** Stems stand within their plot. */
     private static final String OUTSIDE_PLOT =

@@ -84,6 +84,10 @@ class TodayTest extends ServerTest {
 
         assertThat(found).hasSize(1);
         assertThat(found.at("/0/plotCode").asText()).isEqualTo("Kettle Moss 07");
+        assertThat(signedIn("Wren")
+                        .get(surveyPath() + "/trees?find=kettle%20moss%2007")
+                        .expect(200))
+                .hasSize(9);
         assertThat(signedIn("Wren").get(surveyPath() + "/trees?find=%25").expect(200))
                 .hasSizeGreaterThan(1);
     }

@@ -97,6 +97,20 @@ class ExchangeTest extends ServerTest {
     }
 
     @Test
+    void a_plot_that_is_there_already_gains_trees_and_is_not_described_anew() {
+        String heading = "plot,lat,lon,radius m,plot notes,tag,azimuth,distance,dbh mm,taxon\n";
+        String first = checked(heading + "Beck 1,55.03,-20.38,12,by the ford,1,0,3.5,90,Quercus robur\n", 0);
+        lead.put(first + "/stored", Map.of()).expect(200);
+        ended(first, "stored");
+
+        checked(heading + "Beck 1,55.03,-20.38,12,by the ford,2,0,3.5,90,Quercus robur\n", 0);
+        checked(heading + "Beck 1,,,12,,3,0,3.5,90,Quercus robur\n", 0);
+        checked(heading + "Beck 1,,,,by the mill,4,0,3.5,90,Quercus robur\n", 1);
+        checked(heading + "Beck 1,55.031,-20.38,,,5,0,3.5,90,Quercus robur\n", 1);
+        checked(heading + "Beck 1,,,,,6,0,13.5,90,Quercus robur\n", 1); // beyond the radius that it has
+    }
+
+    @Test
     void a_round_trip_loses_nothing() throws IOException {
         String exported = text(lead.get(surveyPath() + "/export.csv"));
         String file = checked(exported, 0);
