@@ -5,12 +5,10 @@ import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.balance.WeighedReading;
-import org.goldthistle.core.plan.SeasonOutlook;
 import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
 import org.goldthistle.core.verdict.Need;
@@ -27,7 +25,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Puts calls on record that were made at another time, signed as the evidence allowed. */
 @Service
 public class CallArchive {
-    private static final double WORTH_COMING_BACK = 0.3;
+    private static final int MONTHS = 12;
 
     private final Desk desk;
     private final CallRepository calls;
@@ -56,7 +54,7 @@ public class CallArchive {
 
     /**
      * Puts a call on record. Where it is signed, it is for the lead if the evidence carries that, else to come back in
-     * a month that promises more, else for the group only.
+     * the month in which most can be read, or for the group only where nobody comes back.
      */
     @Transactional
     public void keep(ArchivedCall archived) {
@@ -106,16 +104,12 @@ public class CallArchive {
         boolean carried = assessment.verdict() == Verdict.SIGNABLE
                 && assessment.stillNeeded().stream().map(Need::code).findAny().isEmpty()
                 && assessment.reasons().stream().noneMatch(reason -> reason.kind() == Reason.Kind.GATE);
-        Optional<SeasonOutlook.Month> later = carried || !archived.mayComeBack()
-                ? Optional.empty()
-                : assessment
-                        .outlook(CallService.OUTLOOK_SEED)
-                        .firstAfter(call.circumstances().month(), WORTH_COMING_BACK);
-        Outcome outcome = carried ? Outcome.TAXON : later.isPresent() ? Outcome.COME_BACK : Outcome.GROUP;
+        boolean comesBack = !carried && archived.mayComeBack();
+        Outcome outcome = carried ? Outcome.TAXON : comesBack ? Outcome.COME_BACK : Outcome.GROUP;
         NewDetermination signed = new NewDetermination(
                 outcome.code(),
                 carried ? assessment.lead().id() : null,
-                later.map(SeasonOutlook.Month::month).orElse(null),
+                comesBack ? fullestMonth(sheet, call.circumstances().month()) : null,
                 archived.note(),
                 assessment.confirmation().confirming().stream()
                         .map(one -> one.character().id())
@@ -132,5 +126,22 @@ public class CallArchive {
                         ? assessment.lead().name().commonName()
                         : sheet.sheet().fallback().commonName(),
                 signed.month());
+    }
+
+    /** The month ahead in which most of a sheet's characters can be read, the soonest of several. */
+    private static int fullestMonth(StoredSheet sheet, int now) {
+        int best = now;
+        long most = -1;
+        for (int ahead = 1; ahead < MONTHS; ahead++) {
+            int month = (now - 1 + ahead) % MONTHS + 1;
+            long readable = sheet.sheet().characters().stream()
+                    .filter(character -> character.trust().months().contains(month))
+                    .count();
+            if (readable > most) {
+                most = readable;
+                best = month;
+            }
+        }
+        return best;
     }
 }
