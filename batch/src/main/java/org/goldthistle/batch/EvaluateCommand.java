@@ -15,6 +15,7 @@ import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
 import org.goldthistle.core.verdict.Terms;
 import org.goldthistle.core.verdict.Tier;
+import org.goldthistle.formats.CaseFileJson;
 import org.goldthistle.formats.Specimen;
 import org.goldthistle.formats.SpecimenJson;
 import picocli.CommandLine.Command;
@@ -23,16 +24,23 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
-/** Weighs every specimen of a file; one that is broken gets a line of its own and the rest go on. */
+/**
+ * Weighs every specimen of a file; one that is broken gets a line of its own and the rest go on. The file of a settled
+ * review has sheet and readings in it, and is compared with what it recorded.
+ */
 @Command(name = "evaluate", mixinStandardHelpOptions = true, description = "Weigh every specimen of a file.")
 final class EvaluateCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(index = "0", paramLabel = "SHEET.json", description = "the group sheet")
+    @Parameters(index = "0", paramLabel = "SHEET.json", description = "the group sheet; or, alone, the file of a case")
     private String sheet;
 
-    @Parameters(index = "1", paramLabel = "SPECIMENS.json", description = "the specimens; - for standard input")
+    @Parameters(
+            index = "1",
+            arity = "0..1",
+            paramLabel = "SPECIMENS.json",
+            description = "the specimens; - for standard input")
     private String specimens;
 
     @Option(
@@ -63,6 +71,9 @@ final class EvaluateCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
+        if (specimens == null) {
+            return evaluateCase();
+        }
         GroupModel model = Files.model(sheet);
         Terms terms = new Terms(
                 tier, Optional.ofNullable(school), allowWounding ? Harm.WOUND : Harm.SAMPLE, Optional.empty());
@@ -82,6 +93,29 @@ final class EvaluateCommand implements Callable<Integer> {
         }
         out.flush();
         return broke[0] ? 1 : 0;
+    }
+
+    private int evaluateCase() throws IOException {
+        String text = Files.text(sheet);
+        if (!CaseFileJson.isCaseFile(text)) {
+            throw new IOException(
+                    sheet + ": a sheet alone cannot be evaluated. Name a file of specimens after it, or the"
+                            + " file of a settled case alone.");
+        }
+        CaseFileJson.CaseFile file = CaseFileJson.read(text);
+        GroupModel model = GroupModel.of(file.sheet());
+        Terms terms = new Terms(tier, file.school(), allowWounding ? Harm.WOUND : Harm.SAMPLE, Optional.empty());
+        PrintWriter out = spec.commandLine().getOut();
+        SpecimenLines lines =
+                format == OutputFormat.JSON ? new JsonLines(out, featuresAlone) : new TableLines(out, featuresAlone);
+        CaseCheck check = new CaseCheck(file);
+        for (Specimen specimen : file.specimens()) {
+            Assessment now = assessment(model, specimen, terms);
+            lines.add(specimen.id(), now);
+            check.add(specimen.id(), now);
+        }
+        out.flush();
+        return check.report(spec.commandLine().getErr()) ? 0 : 1;
     }
 
     private static Assessment assessment(GroupModel model, Specimen specimen, Terms terms) {

@@ -23,15 +23,23 @@ final class Files {
 
     /** The model of a sheet in a file; what is wrong with the sheet is told with the file's name. */
     static GroupModel model(String file) throws IOException {
-        try (Reader reader = open(file)) {
-            var text = new java.io.StringWriter();
-            reader.transferTo(text);
-            return GroupModel.of(GroupSheetJson.read(text.toString()));
+        String text = text(file);
+        try {
+            return GroupModel.of(GroupSheetJson.read(text));
         } catch (RefusedException refused) {
             List<Refusal> withFile = new ArrayList<>();
             refused.refusals()
                     .forEach(one -> withFile.add(new Refusal(file + ": " + one.key(), one.found(), one.expected())));
             throw new RefusedException(withFile);
+        }
+    }
+
+    /** The whole text of a file. */
+    static String text(String file) throws IOException {
+        try (Reader reader = open(file)) {
+            var text = new java.io.StringWriter();
+            reader.transferTo(text);
+            return text.toString();
         }
     }
 

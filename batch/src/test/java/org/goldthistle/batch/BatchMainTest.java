@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
@@ -12,6 +14,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import org.goldthistle.formats.BuiltInLibrary;
+import org.goldthistle.formats.CaseFileJson;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -62,6 +65,59 @@ class BatchMainTest {
         // the figures of the two independent implementations, as the tests of formats have them
         assertThat(first.at("/posterior/pendula").asDouble()).isEqualTo(0.9982597325836376, within());
         assertThat(first.path("stillNeeded").toString()).isEqualTo("[\"quorum\",\"photo\"]");
+    }
+
+    @Test
+    void the_file_of_a_case_is_reckoned_again_and_compared_with_what_it_recorded() throws IOException {
+        JsonNode first = run("evaluate", sheet, specimens).lines().get(0);
+        String good = write("case.json", caseFile(first.path("posterior")).toString());
+        String changed = write(
+                "changed.json", caseFile(first.path("posterior")).toString().replace("\"tag\":23", "\"tag\":24"));
+        ObjectNode others = first.path("posterior").deepCopy();
+        others.put("pendula", 0.5);
+        String wrong = write("wrong.json", caseFile(others).toString());
+
+        assertThat(run("evaluate", good).code()).isZero();
+        assertThat(run("evaluate", good).lines().get(0).at("/posterior/pendula").asDouble())
+                .isEqualTo(first.at("/posterior/pendula").asDouble());
+        assertThat(run("evaluate", changed).code()).isEqualTo(1);
+        assertThat(run("evaluate", changed).err()).contains("was changed after it was written");
+        assertThat(run("evaluate", wrong).code()).isEqualTo(1);
+        assertThat(run("evaluate", wrong).err()).contains("Other figures come out");
+        assertThat(run("evaluate", sheet).err()).contains("a sheet alone cannot be evaluated");
+    }
+
+    /** A case of the first specimen with these shares on record. */
+    private static JsonNode caseFile(JsonNode posterior) throws IOException {
+        ObjectNode data = JSON.createObjectNode();
+        ObjectNode settled = data.putObject("case");
+        settled.put("id", "2c1a37a8-7d0c-4a51-9d3c-0d3f7a5b7f11").put("surveyName", "Kettle Moss round");
+        settled.put("plotCode", "Kettle Moss 07").put("tag", 23);
+        settled.putArray("reasons");
+        settled.putArray("words");
+        settled.putArray("decisions");
+        ObjectNode stands = settled.putObject("stands");
+        stands.put("outcome", "taxon").put("observer", "Redpoll").put("signedAt", "2026-09-14T09:00:00Z");
+        stands.putArray("alsoBy");
+        ObjectNode reading = settled.putArray("readings").addObject();
+        reading.put("observer", "birches-s1").put("blind", true);
+        ObjectNode signed = reading.putObject("determination");
+        signed.put("outcome", "taxon").put("signedAt", "2026-09-14T09:00:00Z").put("sheetVersion", 1);
+        signed.putArray("readings");
+        signed.putObject("judgement");
+        ArrayNode shares =
+                signed.putObject("figures").putObject("withSurroundings").putArray("shares");
+        posterior
+                .properties()
+                .forEach(
+                        share -> shares.addObject().put("taxon", share.getKey()).set("posterior", share.getValue()));
+        ObjectNode stored = data.putObject("sheet");
+        stored.put("version", 1).put("sha256", "0".repeat(64));
+        stored.set("body", JSON.readTree(BuiltInLibrary.sheetText("birches")));
+        ObjectNode specimen =
+                JSON.readTree(BuiltInLibrary.specimensText("birches")).get(0).deepCopy();
+        data.putArray("specimens").add(specimen);
+        return CaseFileJson.of(data);
     }
 
     @Test

@@ -64,7 +64,7 @@ public final class Balance {
     }
 
     /** The taxon with the highest posterior, none-of-these and one other left out; ties go to the earlier. */
-    private static int bestBut(double[] posterior, int leftOut) {
+    static int bestBut(double[] posterior, int leftOut) {
         int best = leftOut == 0 ? 1 : 0;
         for (int k = best + 1; k < posterior.length - 1; k++) {
             if (k != leftOut && posterior[k] > posterior[best]) {

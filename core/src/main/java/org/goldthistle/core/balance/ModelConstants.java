@@ -58,6 +58,9 @@ public final class ModelConstants {
     /** Section 4: how alike the readings of one cluster are taken to be. */
     public static final double CLUSTER_LIKENESS = 0.8;
 
+    /** Section 5a: how alike the readings of one character by several observers are taken to be. */
+    public static final double OBSERVER_LIKENESS = 0.6;
+
     /** Section 10: equal bins into which a measure's span is cut when a check is planned. */
     public static final int PLANNED_BINS = 48;
 

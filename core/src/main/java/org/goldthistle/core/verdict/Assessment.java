@@ -69,11 +69,15 @@ public final class Assessment {
     /** A tally of a taxon that matters more than a tally is a record: hybrid, scarce, protected or invasive. */
     private Tier effectiveTier(Tier asked) {
         Taxon lead = model.sheet().taxa().get(withSurroundings.lead());
-        boolean matters = lead.isHybrid()
-                || lead.standing() == Standing.SCARCE
-                || lead.standing() == Standing.PROTECTED
-                || lead.origin() == TaxonOrigin.INVASIVE;
-        return asked == Tier.TALLY && matters ? Tier.RECORD : asked;
+        return asked == Tier.TALLY && matters(lead) ? Tier.RECORD : asked;
+    }
+
+    /** Whether a taxon is a hybrid, scarce, protected or invasive. */
+    public static boolean matters(Taxon taxon) {
+        return taxon.isHybrid()
+                || taxon.standing() == Standing.SCARCE
+                || taxon.standing() == Standing.PROTECTED
+                || taxon.origin() == TaxonOrigin.INVASIVE;
     }
 
     /** The model that it was weighed with. */
