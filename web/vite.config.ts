@@ -1,9 +1,15 @@
+import babel from '@rolldown/plugin-babel'
 import tailwindcss from '@tailwindcss/vite'
-import react from '@vitejs/plugin-react'
+import react, { reactCompilerPreset } from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  // the compiler remembers what a component drew, so that a key press redraws only what it changed
+  plugins: [
+    react(),
+    babel({ include: /src\/(features|ui)\//, presets: [reactCompilerPreset()] }),
+    tailwindcss(),
+  ],
   build: { assetsInlineLimit: 0 }, // the content policy allows no data: fonts
   server: { proxy: { '/api': 'http://127.0.0.1:8080' } },
 })

@@ -1,4 +1,4 @@
-import { curve, lots, type Point } from './geometry'
+import { curve, distance, lots, type Point } from './geometry'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { ellipse, Sketch } from './sketch'
@@ -357,7 +357,7 @@ export function nut(read: Reader): Picture {
   const draw = lots(501)
   for (let i = 0; i < 26; i++) {
     const [x, y] = [112 + 36 * draw(), 90 + 50 * draw()]
-    if (Math.hypot((x - 100) / 58, (y - 94) / 70) < 0.95)
+    if (distance((x - 100) / 58, (y - 94) / 70) < 0.95)
       sketch.line(
         [
           [x, y],

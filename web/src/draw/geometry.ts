@@ -1,6 +1,11 @@
 /** A place in a picture: x to the right, y downwards, in units of the picture's box. */
 export type Point = readonly [number, number]
 
+/** The length of a vector. Math.hypot guards against overflow, which takes long and no drawing needs. */
+export function distance(x: number, y: number): number {
+  return Math.sqrt(x * x + y * y)
+}
+
 /** The point a share t of the way from one to another. */
 export function between(a: Point, b: Point, t: number): Point {
   return [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t]
@@ -40,7 +45,7 @@ function lengths(points: readonly Point[]): number[] {
   let length = 0
   return points.map((point, i) => {
     const before = points[i - 1] ?? point
-    length += Math.hypot(point[0] - before[0], point[1] - before[1])
+    length += distance(point[0] - before[0], point[1] - before[1])
     return length
   })
 }
@@ -57,7 +62,7 @@ export function placesOn(points: readonly Point[], count: number): Place[] {
     const wanted = count === 1 ? 0 : (total * n) / (count - 1)
     while (i + 2 < points.length && (reach[i + 1] ?? 0) < wanted) i++
     const [a, b] = [pointOf(points, i), pointOf(points, i + 1)]
-    const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1
+    const length = distance(b[0] - a[0], b[1] - a[1]) || 1
     const at = between(a, b, (wanted - (reach[i] ?? 0)) / length)
     return { at, along: [(b[0] - a[0]) / length, (b[1] - a[1]) / length] }
   })

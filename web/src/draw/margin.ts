@@ -1,4 +1,4 @@
-import { beside, lots, type Point, placesOn, pointOf } from './geometry'
+import { beside, distance, lots, type Point, placesOn, pointOf } from './geometry'
 
 export const MARGINS = [
   'entire',
@@ -48,7 +48,7 @@ export function toothed(
     return points
   }
   const pitch = (0.97 - TOOTHLESS) / teeth
-  const stretchLength = Math.hypot(...subtract(at(0.5)?.at, at(0.5 + pitch)?.at)) // of one tooth, in blade lengths
+  const stretchLength = distance(...subtract(at(0.5)?.at, at(0.5 + pitch)?.at)) // of one tooth, in blade lengths
   for (let i = 0; i < teeth; i++) {
     const size = sizeOf(margin, i, draw)
     const start = TOOTHLESS + i * pitch

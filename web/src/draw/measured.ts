@@ -1,4 +1,4 @@
-import { beside, curve, type Point, placed, placesOn } from './geometry'
+import { beside, curve, distance, type Point, placed, placesOn } from './geometry'
 import { edgeOf, halfEdge, sideVeins } from './leaf'
 import { toothed } from './margin'
 import type { Reader } from './parameters'
@@ -57,7 +57,7 @@ export function measured(read: Reader, value: Value): Picture {
 
 /** A dimension line from one point to another, with arrows and ticks at its ends. */
 function dimension(sketch: Sketch, from: Point, to: Point): void {
-  const length = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1
+  const length = distance(to[0] - from[0], to[1] - from[1]) || 1
   const along: Point = [(to[0] - from[0]) / length, (to[1] - from[1]) / length]
   const pen = { width: 2.6, start: 1, end: 1, role: 'measure' } as const
   sketch.line([from, to], pen)

@@ -1,4 +1,4 @@
-import { type Point, placesOn, pointOf } from './geometry'
+import { distance, type Point, placesOn, pointOf } from './geometry'
 import type { Mark, Picture, Role } from './picture'
 
 /** How a pen goes over the paper. */
@@ -37,7 +37,7 @@ export class Sketch {
     points.forEach((point, i) => {
       const before = points[Math.max(0, i - 1)] ?? point
       const after = points[Math.min(points.length - 1, i + 1)] ?? point
-      const length = Math.hypot(after[0] - before[0], after[1] - before[1]) || 1
+      const length = distance(after[0] - before[0], after[1] - before[1]) || 1
       const t = i / (points.length - 1)
       const swell = Math.sin(Math.PI * t) ** 0.6
       const ends = t < 0.5 ? start : end
@@ -67,7 +67,7 @@ export class Sketch {
     around.forEach((point, i) => {
       const before = around[(i + around.length - 1) % around.length] ?? point
       const after = around[(i + 1) % around.length] ?? point
-      const length = Math.hypot(after[0] - before[0], after[1] - before[1]) || 1
+      const length = distance(after[0] - before[0], after[1] - before[1]) || 1
       const [nx, ny] = [-(after[1] - before[1]) / length, (after[0] - before[0]) / length]
       const half = (width / 2) * (0.75 + 0.4 * Math.abs(nx * 0.6 + ny * 0.8))
       outer.push([point[0] + nx * half, point[1] + ny * half])
@@ -108,10 +108,14 @@ function gathered(marks: readonly Mark[]): Mark[] {
 
 /** Twice the area within a closed line, above 0 where it runs clockwise on the screen. */
 function area(points: readonly Point[]): number {
-  return points.reduce((sum, [x, y], i) => {
-    const [nx, ny] = points[(i + 1) % points.length] ?? [x, y]
-    return sum + x * ny - nx * y
-  }, 0)
+  let sum = 0
+  let [x, y] = pointOf(points, points.length - 1)
+  for (const [nx, ny] of points) {
+    sum += x * ny - nx * y
+    x = nx
+    y = ny
+  }
+  return sum
 }
 
 /**
@@ -121,20 +125,29 @@ function area(points: readonly Point[]): number {
 function closed(line: readonly Point[]): string {
   const points = area(line) < 0 ? [...line].reverse() : line
   let [x, y] = [0, 0] // in tenths of a unit, as written so far, so that rounding does not add up
-  const steps = points.map(([px, py], i) => {
+  let d = ''
+  let steps = 0
+  for (const [px, py] of points) {
     const [dx, dy] = [Math.round(px * 10) - x, Math.round(py * 10) - y]
     x += dx
     y += dy
-    return i === 0 ? `M${tenths(dx)},${tenths(dy)}l` : dx === 0 && dy === 0 ? '' : pair(dx, dy)
-  })
-  return `${steps.join(' ').replace(/ +-/g, '-').replace(/ +/g, ' ').replace('l ', 'l')}Z`
+    if (d === '') d = `M${tenths(dx)},${tenths(dy)}l`
+    else if (dx !== 0 || dy !== 0) {
+      d += (dx < 0 || steps === 0 ? '' : ' ') + tenths(dx) + (dy < 0 ? '' : ' ') + tenths(dy)
+      steps++
+    }
+  }
+  return `${d}Z`
 }
 
-function pair(dx: number, dy: number): string {
-  return `${tenths(dx)}${dy < 0 ? '' : ' '}${tenths(dy)}`
-}
+const FURTHEST = 4000 // tenths of a unit; few steps are longer
+const WRITTEN = Array.from({ length: 2 * FURTHEST + 1 }, (_, i) => inTenths(i - FURTHEST))
 
 function tenths(value: number): string {
+  return WRITTEN[value + FURTHEST] ?? inTenths(value)
+}
+
+function inTenths(value: number): string {
   return String(value / 10).replace(/^(-?)0\./, '$1.')
 }
 
