@@ -29,7 +29,11 @@ import org.springframework.jdbc.core.simple.JdbcClient;
  */
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = {"goldthistle.demo=true", "goldthistle.demo.passphrase=" + ServerTest.PASSPHRASE})
+        properties = {
+            "goldthistle.demo=true",
+            "goldthistle.demo.passphrase=" + ServerTest.PASSPHRASE,
+            "goldthistle.outlook.rest=0s"
+        })
 @Import(ServerTest.HeldClock.class)
 public abstract class ServerTest {
     protected static final String PASSPHRASE = "kettle-moss-test";

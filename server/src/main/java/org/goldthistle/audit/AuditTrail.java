@@ -10,6 +10,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.lang.Nullable;
@@ -63,6 +64,18 @@ public class AuditTrail {
         return jdbc.sql("select a.happened_at, o.call_sign, a.what, a.before, a.after from audit_entry a"
                         + " left join observer o on o.id = a.observer_id where a.tree_id = ? order by a.id desc")
                 .param(treeId)
+                .query((row, i) -> entry(row))
+                .list();
+    }
+
+    /** What happened to a tree as far as an observer may see it: what they did themselves, and what is no reading. */
+    public List<AuditEntry> ofTree(UUID treeId, UUID observerId, Set<String> open) {
+        return jdbc.sql("select a.happened_at, o.call_sign, a.what, a.before, a.after from audit_entry a"
+                        + " left join observer o on o.id = a.observer_id where a.tree_id = :tree"
+                        + " and (a.observer_id = :observer or a.what in (:open)) order by a.id desc")
+                .param("tree", treeId)
+                .param("observer", observerId)
+                .param("open", open)
                 .query((row, i) -> entry(row))
                 .list();
     }

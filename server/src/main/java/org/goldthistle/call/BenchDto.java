@@ -32,7 +32,8 @@ import org.springframework.lang.Nullable;
  * @param outOfSeason ids of the characters that cannot be read in this month
  * @param dulled ids of the characters that count a quarter, since the observer lacks what they ask for
  * @param cautionRead whether the observer has read what wounding this tree means
- * @param determinations of every observer, the newest first
+ * @param determinations of every observer, the newest first; in a blind reading the observer's own alone
+ * @param blind whether what others made of the tree is kept from this observer until they sign
  * @param memoryAids this observer's own notes, by character
  */
 record BenchDto(
@@ -54,6 +55,7 @@ record BenchDto(
         List<String> dulled,
         boolean cautionRead,
         List<DeterminationDto> determinations,
+        boolean blind,
         Map<String, String> memoryAids) {
 
     static BenchDto of(
@@ -62,6 +64,7 @@ record BenchDto(
             StoredSheet newest,
             CallRecord onRecord,
             List<DeterminationDto> determinations,
+            boolean blind,
             Map<String, String> memoryAids) {
         Assessment assessment = call.assessment(onRecord);
         List<DiagnosticCharacter> characters = call.sheet().sheet().characters();
@@ -94,6 +97,7 @@ record BenchDto(
                         .toList(),
                 call.cautionRead(),
                 determinations,
+                blind,
                 memoryAids);
     }
 

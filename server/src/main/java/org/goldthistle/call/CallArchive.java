@@ -32,6 +32,7 @@ public class CallArchive {
     private final ReadingRepository readings;
     private final DeterminationRepository determinations;
     private final CallStates states;
+    private final Signatures signatures;
     private final TreeService trees;
     private final LibraryService library;
 
@@ -41,6 +42,7 @@ public class CallArchive {
             ReadingRepository readings,
             DeterminationRepository determinations,
             CallStates states,
+            Signatures signatures,
             TreeService trees,
             LibraryService library) {
         this.desk = desk;
@@ -48,6 +50,7 @@ public class CallArchive {
         this.readings = readings;
         this.determinations = determinations;
         this.states = states;
+        this.signatures = signatures;
         this.trees = trees;
         this.library = library;
     }
@@ -75,7 +78,7 @@ public class CallArchive {
         }
         desk.flush();
         archived.signed().ifPresent(when -> sign(tree, archived, sheet, when));
-        states.keepAll(tree);
+        states.keepAll(trees.tree(archived.surveyId(), archived.treeId(), archived.observerId()));
     }
 
     private static NewReading reading(ArchivedCall.Reading one) {
@@ -94,7 +97,8 @@ public class CallArchive {
     private void sign(SurveyedTree tree, ArchivedCall archived, StoredSheet sheet, Instant when) {
         CallInHand call =
                 desk.begunCall(tree, archived.observerId()).orElseThrow().inHand();
-        Set<String> standing = desk.standingTaxa(desk.signedFor(List.of(tree.id())));
+        List<Determination> shown = desk.shownTo(tree, archived.observerId());
+        Set<String> standing = desk.standingTaxa(shown);
         Map<String, String> reasons = new HashMap<>();
         Assessment first = call.assessment(new CallRecord(true, Set.of(), false, standing));
         for (WeighedReading contrary : first.confirmation().contrary()) {
@@ -117,8 +121,15 @@ public class CallArchive {
                 carried ? reasons : Map.of(),
                 carried ? "twig in the press, tag " + tree.tag() : "",
                 call.counting().stream().map(ReadingEntry::getId).toList());
+        UUID id = UUID.randomUUID();
         determinations.saveAndFlush(new Determination(
-                UUID.randomUUID(), tree.id(), archived.observerId(), signed, Snapshot.of(call, assessment), when));
+                id,
+                tree.id(),
+                archived.observerId(),
+                signed,
+                Snapshot.of(call, assessment),
+                Desk.isBlind(archived.observerId(), shown),
+                when));
         trees.stands(
                 tree.id(),
                 outcome.code(),
@@ -126,6 +137,7 @@ public class CallArchive {
                         ? assessment.lead().name().commonName()
                         : sheet.sheet().fallback().commonName(),
                 signed.month());
+        signatures.signed(new Signature(tree, archived.observerId(), id, when));
     }
 
     /** The month ahead in which most of a sheet's characters can be read, the soonest of several. */

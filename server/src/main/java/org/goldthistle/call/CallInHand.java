@@ -92,7 +92,7 @@ record CallInHand(
         return Assessment.of(
                 sheet.model(),
                 evidence(),
-                new Terms(tier, school(), rules.woundingAllowed() ? Harm.WOUND : Harm.SAMPLE, costs()),
+                new Terms(tier, school(), rules.woundingAllowed() ? Harm.WOUND : Harm.SAMPLE, costs(rules)),
                 onRecord);
     }
 
@@ -107,7 +107,7 @@ record CallInHand(
                 : Optional.of(Coded.find(School.values(), code).orElseThrow());
     }
 
-    private Optional<Costs> costs() {
+    static Optional<Costs> costs(SurveyRules rules) {
         return rules.wrongYes() == null || rules.wrongNo() == null
                 ? Optional.empty()
                 : Optional.of(new Costs(rules.wrongYes(), rules.wrongNo()));

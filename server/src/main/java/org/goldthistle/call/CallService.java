@@ -47,6 +47,7 @@ public class CallService {
     private final DeterminationRepository determinations;
     private final TreeService trees;
     private final CallStates states;
+    private final Signatures signatures;
     private final AuditTrail audit;
     private final LibraryService library;
     private final JdbcClient jdbc;
@@ -60,6 +61,7 @@ public class CallService {
             DeterminationRepository determinations,
             TreeService trees,
             CallStates states,
+            Signatures signatures,
             AuditTrail audit,
             LibraryService library,
             JdbcClient jdbc,
@@ -71,6 +73,7 @@ public class CallService {
         this.determinations = determinations;
         this.trees = trees;
         this.states = states;
+        this.signatures = signatures;
         this.audit = audit;
         this.library = library;
         this.jdbc = jdbc;
@@ -245,6 +248,7 @@ public class CallService {
      */
     @Transactional
     BenchDto sign(TreeOfObserver of, UUID determinationId, NewDetermination signed) {
+        trees.oneAtATime(of.treeId()); // what was signed before is seen, and there is one review
         SurveyedTree tree = openForWriting(of);
         Optional<Determination> known = determinations.findById(determinationId);
         if (known.isPresent()) {
@@ -253,17 +257,24 @@ public class CallService {
         }
         callOf(tree, of.observerId());
         CallInHand call = desk.callInHand(tree, of.observerId());
-        List<Determination> earlier = desk.signedFor(List.of(tree.id()));
+        List<Determination> earlier = desk.shownTo(tree, of.observerId());
         Assessment assessment = call.assessment(new CallRecord(
                 !signed.voucher().isBlank() || !call.photos().isEmpty(),
                 signed.writtenReasons().keySet(),
-                false,
+                desk.isSeconded(call, of.observerId(), earlier),
                 desk.standingTaxa(earlier)));
         SigningRules.check(call, assessment, signed);
         determinations.saveAndFlush(new Determination(
-                determinationId, tree.id(), of.observerId(), signed, Snapshot.of(call, assessment), clock.instant()));
+                determinationId,
+                tree.id(),
+                of.observerId(),
+                signed,
+                Snapshot.of(call, assessment),
+                Desk.isBlind(of.observerId(), earlier),
+                clock.instant()));
         noteSigned(tree, of.observerId(), call, signed);
-        return states.keptBenchAndOthers(tree, of.observerId());
+        signatures.signed(new Signature(tree, of.observerId(), determinationId, clock.instant()));
+        return states.keptBenchAndOthers(trees.tree(of.surveyId(), of.treeId(), of.observerId()), of.observerId());
     }
 
     private void noteSigned(SurveyedTree tree, UUID observerId, CallInHand call, NewDetermination signed) {

@@ -32,7 +32,7 @@ class CallStates {
     /** Keeps the state of an observer's call that was just written to, and lays out their Bench. */
     BenchDto keptBench(SurveyedTree tree, UUID observerId) {
         desk.flush();
-        List<Determination> signed = desk.signedFor(List.of(tree.id()));
+        List<Determination> signed = desk.shownTo(tree, observerId);
         Desk.Begun begun = desk.begunCall(tree, observerId).orElseThrow();
         keepOne(tree, observerId, begun, signed);
         keepContested(tree);
@@ -48,8 +48,8 @@ class CallStates {
     /** Keeps the states of all calls on a tree. */
     void keepAll(SurveyedTree tree) {
         desk.flush();
-        List<Determination> signed = desk.signedFor(List.of(tree.id()));
         for (UUID observer : readersOf(tree)) {
+            List<Determination> signed = desk.shownTo(tree, observer);
             desk.begunCall(tree, observer).ifPresent(begun -> keepOne(tree, observer, begun, signed));
         }
         keepContested(tree);
@@ -65,22 +65,23 @@ class CallStates {
     private void keepContested(SurveyedTree tree) {
         jdbc.sql("update tree set contested = now.contested from"
                         + " (select coalesce(bool_or(contested), false) contested from call_state where tree_id = ?) now"
-                        + " where id = ? and tree.contested <> now.contested")
+                        + " where id = ? and not tree.reviewed and tree.contested <> now.contested")
                 .params(tree.id(), tree.id())
                 .update();
     }
 
     private void keepOne(SurveyedTree tree, UUID observer, Desk.Begun begun, List<Determination> signed) {
         CallInHand call = begun.inHand();
-        Assessment assessment = call.assessment(desk.onRecord(call, signed));
+        Assessment assessment = call.assessment(desk.onRecord(call, observer, signed));
         jdbc.sql(
-                        "insert into call_state (tree_id, observer_id, call_id, readings, verdict, contested, thistle,"
-                                + " changed_at) values (?, ?, ?, ?, ?, ?, ?::jsonb, ?) on conflict (tree_id, observer_id) do"
+                        "insert into call_state (tree_id, survey_id, observer_id, call_id, readings, verdict, contested,"
+                                + " thistle, changed_at) values (?, ?, ?, ?, ?, ?, ?, ?::jsonb, ?) on conflict (tree_id, observer_id) do"
                                 + " update set call_id = excluded.call_id, readings = excluded.readings,"
                                 + " verdict = excluded.verdict, contested = excluded.contested, thistle = excluded.thistle,"
                                 + " changed_at = greatest(excluded.changed_at, call_state.changed_at + interval '1 microsecond')")
                 .params(
                         tree.id(),
+                        tree.surveyId(),
                         observer,
                         begun.callId(),
                         call.counting().size(),

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.goldthistle.account.AccountService;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.Faculty;
@@ -56,7 +57,7 @@ class Desk {
 
     /** A tree as one observer's Bench shows it. */
     BenchDto bench(SurveyedTree tree, UUID observerId) {
-        return bench(tree, observerId, callInHand(tree, observerId), signedFor(List.of(tree.id())));
+        return bench(tree, observerId, callInHand(tree, observerId), shownTo(tree, observerId));
     }
 
     /** The same, where the call and what was signed are at hand already. */
@@ -66,8 +67,9 @@ class Desk {
                 tree,
                 call,
                 newest,
-                onRecord(call, signed),
-                dtos(signed, callSigns(signed)),
+                onRecord(call, observerId, signed),
+                dtos(signed),
+                tree.isBlindFor(observerId),
                 aids.of(observerId, call.sheet().sheet().id()));
     }
 
@@ -92,9 +94,43 @@ class Desk {
         calls.flush();
     }
 
-    /** What is on record of a tree beside an observer's readings. */
-    CallRecord onRecord(CallInHand call, List<Determination> signed) {
-        return new CallRecord(!call.photos().isEmpty(), Set.of(), false, standingTaxa(signed));
+    /**
+     * What is on record of a tree beside an observer's readings.
+     *
+     * @param signed what they may see of what was signed
+     */
+    CallRecord onRecord(CallInHand call, UUID observerId, List<Determination> signed) {
+        return new CallRecord(
+                !call.photos().isEmpty(), Set.of(), isSeconded(call, observerId, signed), standingTaxa(signed));
+    }
+
+    /** Whether this observer and another each signed what leads here without having been shown the other's call. */
+    boolean isSeconded(CallInHand call, UUID observerId, List<Determination> signed) {
+        if (call.tier() != Tier.CONTROL || call.counting().isEmpty()) {
+            return false;
+        }
+        int lead = call.weighing(call.school()).featuresAlone().lead();
+        String name = call.sheet().sheet().taxa().get(lead).name().scientificName();
+        Map<Boolean, List<Determination>> blindByOwn = signed.stream()
+                .filter(Determination::signedBlind)
+                .collect(Collectors.partitioningBy(one -> one.observerId().equals(observerId)));
+        return standingTaxa(blindByOwn.get(true)).contains(name)
+                && standingTaxa(blindByOwn.get(false)).contains(name);
+    }
+
+    /** Whether nothing that others signed is among what an observer may see. */
+    static boolean isBlind(UUID observerId, List<Determination> shown) {
+        return shown.stream().allMatch(one -> one.observerId().equals(observerId));
+    }
+
+    /** What an observer may see of what was signed for a tree, the newest first: their own alone where they read blind. */
+    List<Determination> shownTo(SurveyedTree tree, UUID observerId) {
+        List<Determination> all = signedFor(List.of(tree.id()));
+        return tree.isBlindFor(observerId)
+                ? all.stream()
+                        .filter(one -> one.observerId().equals(observerId))
+                        .toList()
+                : all;
     }
 
     /** What was signed for trees, the newest first. */
@@ -173,25 +209,26 @@ class Desk {
                 List.of());
     }
 
-    private List<DeterminationDto> dtos(List<Determination> newestFirst, Map<UUID, String> callSigns) {
+    /** Signatures as they are shown. */
+    List<DeterminationDto> dtos(List<Determination> newestFirst) {
+        Map<UUID, String> callSigns = callSigns(newestFirst);
         return newestFirst.stream()
                 .map(one -> DeterminationDto.of(
-                        one,
-                        library.find(one.snapshot().sheetVersionId()),
-                        callSigns.get(one.observerId()),
-                        isSuperseded(one, newestFirst)))
+                        one, library.find(one.snapshot().sheetVersionId()), callSigns, isSuperseded(one, newestFirst)))
                 .toList();
     }
 
-    /** Whether the same observer signed the tree again later. */
+    /** Whether the same observer signed the tree again later, or a review settled it since. */
     private static boolean isSuperseded(Determination one, List<Determination> newestFirst) {
         return newestFirst.stream()
                 .takeWhile(later -> later != one)
-                .anyMatch(later -> later.observerId().equals(one.observerId()));
+                .anyMatch(later -> later.settles() != null || later.observerId().equals(one.observerId()));
     }
 
     private Map<UUID, String> callSigns(List<Determination> signed) {
-        return accounts.callSigns(
-                signed.stream().map(Determination::observerId).distinct().toList());
+        return accounts.callSigns(signed.stream()
+                .flatMap(one -> Stream.concat(Stream.of(one.observerId()), one.alsoBy().stream()))
+                .distinct()
+                .toList());
     }
 }

@@ -41,10 +41,22 @@ class Determination implements Persistable<UUID> {
     private Snapshot snapshot;
 
     private Instant signedAt;
+    private boolean signedBlind;
+    private UUID settles;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private List<UUID> alsoBy;
 
     protected Determination() {}
 
-    Determination(UUID id, UUID treeId, UUID observerId, NewDetermination signed, Snapshot snapshot, Instant signedAt) {
+    Determination(
+            UUID id,
+            UUID treeId,
+            UUID observerId,
+            NewDetermination signed,
+            Snapshot snapshot,
+            boolean signedBlind,
+            Instant signedAt) {
         this.id = id;
         this.treeId = treeId;
         this.observerId = observerId;
@@ -57,7 +69,24 @@ class Determination implements Persistable<UUID> {
         this.confirming = List.copyOf(signed.confirming());
         this.reasons = signed.writtenReasons();
         this.snapshot = snapshot;
+        this.signedBlind = signedBlind;
         this.signedAt = signedAt;
+        this.alsoBy = List.of();
+    }
+
+    /** What a review left standing: the record of an earlier signature, signed anew. */
+    static Determination settling(
+            UUID caseId,
+            UUID id,
+            UUID observerId,
+            Determination source,
+            NewDetermination signed,
+            List<UUID> alsoBy,
+            Instant at) {
+        Determination stands = new Determination(id, source.treeId, observerId, signed, source.snapshot, false, at);
+        stands.settles = caseId;
+        stands.alsoBy = List.copyOf(alsoBy);
+        return stands;
     }
 
     @Override
@@ -115,5 +144,20 @@ class Determination implements Persistable<UUID> {
 
     Instant signedAt() {
         return signedAt;
+    }
+
+    /** Whether nobody else's signature was shown to its observer when they signed. */
+    boolean signedBlind() {
+        return signedBlind;
+    }
+
+    /** The review that it came out of; null: its observer signed it on the Bench. */
+    UUID settles() {
+        return settles;
+    }
+
+    /** Whose names are on it beside its signer's. */
+    List<UUID> alsoBy() {
+        return List.copyOf(alsoBy);
     }
 }

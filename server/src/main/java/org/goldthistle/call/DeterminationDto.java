@@ -19,9 +19,11 @@ import org.springframework.lang.Nullable;
  * @param reasons why they signed all the same, by the character that speaks against it
  * @param judgement as it stood when it was signed
  * @param recomputes whether the same figures come out of the record today
- * @param superseded whether its observer signed again later
+ * @param superseded whether its observer signed again later, or a review settled the tree since
+ * @param settles the review that it came out of; null: it was signed on the Bench
+ * @param alsoBy whose names are on it beside the observer's
  */
-record DeterminationDto(
+public record DeterminationDto(
         UUID id,
         String observer,
         Instant signedAt,
@@ -43,11 +45,14 @@ record DeterminationDto(
         Judgement judgement,
         List<Snapshot.KeptPicture> photos,
         boolean recomputes,
-        boolean superseded) {
+        boolean superseded,
+        @Nullable UUID settles,
+        List<String> alsoBy) {
 
     private static final double DRIFT = 1e-9; // figures are promised to nine digits
 
-    static DeterminationDto of(Determination signed, StoredSheet sheet, String observer, boolean superseded) {
+    static DeterminationDto of(
+            Determination signed, StoredSheet sheet, Map<UUID, String> callSigns, boolean superseded) {
         Snapshot snapshot = signed.snapshot();
         Taxon taxon = signed.taxonId() == null
                 ? null
@@ -56,7 +61,7 @@ record DeterminationDto(
                 snapshot.readings().stream().map(Snapshot.KeptReading::reading).toList();
         return new DeterminationDto(
                 signed.getId(),
-                observer,
+                callSigns.get(signed.observerId()),
                 signed.signedAt(),
                 signed.outcome(),
                 signed.taxonId(),
@@ -80,7 +85,9 @@ record DeterminationDto(
                 snapshot.judgement(),
                 snapshot.photos() == null ? List.of() : snapshot.photos(),
                 recomputes(snapshot, sheet, readings),
-                superseded);
+                superseded,
+                signed.settles(),
+                signed.alsoBy().stream().map(callSigns::get).toList());
     }
 
     private static double share(Figures figures, String taxonId) {

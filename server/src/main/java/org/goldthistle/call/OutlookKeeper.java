@@ -1,6 +1,8 @@
 package org.goldthistle.call;
 
 import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,14 +13,16 @@ import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
 import org.goldthistle.survey.SurveyedTree;
 import org.goldthistle.survey.TreeService;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Plays the months ahead of contested calls through in the background and keeps what came out. Each call is locked
- * while it is played, so that several instances of the application share the work.
+ * Plays the months ahead of contested calls through in the background and keeps what came out, once nobody has written
+ * to a call for a while: whoever stands at the tree would only outdate it. Each call is locked while it is played, so
+ * that several instances of the application share the work.
  */
 @Component
 class OutlookKeeper {
@@ -26,15 +30,25 @@ class OutlookKeeper {
     private final TreeService trees;
     private final JdbcClient jdbc;
     private final TransactionTemplate inTransaction;
+    private final Clock clock;
+    private final Duration rest;
 
-    OutlookKeeper(Desk desk, TreeService trees, JdbcClient jdbc, TransactionTemplate inTransaction) {
+    OutlookKeeper(
+            Desk desk,
+            TreeService trees,
+            JdbcClient jdbc,
+            TransactionTemplate inTransaction,
+            Clock clock,
+            @Value("${goldthistle.outlook.rest:20s}") Duration rest) {
         this.desk = desk;
         this.trees = trees;
         this.jdbc = jdbc;
         this.inTransaction = inTransaction;
+        this.clock = clock;
+        this.rest = rest;
     }
 
-    /** Plays every contested call through that changed since it was played last. */
+    /** Plays every contested call through that changed since it was played last, and is left alone now. */
     @Scheduled(fixedDelayString = "${goldthistle.outlook.every:2000}")
     void playAll() {
         while (Boolean.TRUE.equals(inTransaction.execute(status -> playOne()))) {
@@ -44,8 +58,9 @@ class OutlookKeeper {
 
     private boolean playOne() {
         Optional<Due> due = jdbc.sql("select tree_id, observer_id, changed_at from call_state where contested"
-                        + " and outlook_of is distinct from changed_at order by changed_at desc limit 1"
-                        + " for update skip locked")
+                        + " and outlook_of is distinct from changed_at and changed_at <= ?"
+                        + " order by changed_at desc limit 1 for update skip locked")
+                .param(Timestamp.from(clock.instant().minus(rest)))
                 .query((row, i) -> new Due(
                         row.getObject("tree_id", UUID.class),
                         row.getObject("observer_id", UUID.class),
@@ -58,7 +73,7 @@ class OutlookKeeper {
     private void play(Due due) {
         SurveyedTree tree = trees.tree(due.treeId());
         CallInHand call = desk.begunCall(tree, due.observerId()).orElseThrow().inHand();
-        CallRecord onRecord = desk.onRecord(call, desk.signedFor(List.of(tree.id())));
+        CallRecord onRecord = desk.onRecord(call, due.observerId(), desk.shownTo(tree, due.observerId()));
         List<SeasonOutlook.Month> months =
                 call.assessment(onRecord).outlook(CallService.OUTLOOK_SEED).months();
         List<String> checks = new ArrayList<>();

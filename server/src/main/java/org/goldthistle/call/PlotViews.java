@@ -11,6 +11,7 @@ import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.goldthistle.survey.SurveyService;
+import org.goldthistle.survey.SurveyedTree;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,6 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class PlotViews {
     private static final int MOST_FOUND = 30;
+
     private static final Pattern PLOT_AND_TAG = Pattern.compile("^(.*?)\\s*(?:tree\\s*)?(\\d{1,5})?$");
 
     private final SurveyService surveys;
@@ -36,13 +38,13 @@ class PlotViews {
     List<PlotRow> plots(UUID surveyId, UUID observerId) {
         surveys.requireMember(surveyId, observerId);
         return jdbc.sql("select p.id, p.code, p.latitude, p.longitude, p.closed_at is not null closed,"
-                        + " count(t.id) stems,"
+                        + " c.* from plot p cross join lateral (select count(*) stems,"
                         + " count(*) filter (where t.stands_as = 'open' and t.clone_of is null) open,"
-                        + " count(*) filter (where t.stands_as = 'come-back') come_back,"
-                        + " count(*) filter (where t.contested) contested"
-                        + " from plot p left join tree t on t.plot_id = p.id where p.survey_id = ?"
-                        + " group by p.id order by p.code")
-                .param(surveyId)
+                        + " count(*) filter (where t.stands_as = 'come-back' and " + SurveyedTree.SHOWN + ") come_back,"
+                        + " count(*) filter (where t.contested and " + SurveyedTree.SHOWN + ") contested"
+                        + " from tree t where t.plot_id = p.id) c where p.survey_id = :survey order by p.code")
+                .param("survey", surveyId)
+                .param("observer", observerId)
                 .query((row, i) -> new PlotRow(
                         row.getObject("id", UUID.class),
                         row.getString("code"),
@@ -60,12 +62,15 @@ class PlotViews {
     @Transactional(readOnly = true)
     List<TreeRow> trees(UUID surveyId, UUID plotId, UUID observerId) {
         surveys.requireMember(surveyId, observerId);
-        return jdbc.sql(
-                        "select t.*, s.readings, c.group_id read_as, s.verdict, s.thistle from tree t join plot p on p.id = t.plot_id"
-                                + " left join call_state s on s.tree_id = t.id and s.observer_id = ?"
-                                + " left join call c on c.id = s.call_id"
-                                + " where t.plot_id = ? and p.survey_id = ? order by t.tag")
-                .params(observerId, plotId, surveyId)
+        return jdbc.sql("select t.*, " + SurveyedTree.SHOWN
+                        + " seen, s.readings, c.group_id read_as, s.verdict, s.thistle from tree t"
+                        + " join plot p on p.id = t.plot_id"
+                        + " left join call_state s on s.tree_id = t.id and s.observer_id = :observer"
+                        + " left join call c on c.id = s.call_id"
+                        + " where t.plot_id = :plot and p.survey_id = :survey order by t.tag")
+                .param("observer", observerId)
+                .param("plot", plotId)
+                .param("survey", surveyId)
                 .query((row, i) -> treeRow(row))
                 .list();
     }
@@ -97,6 +102,7 @@ class PlotViews {
     }
 
     private TreeRow treeRow(ResultSet row) throws SQLException {
+        boolean seen = row.getBoolean("seen");
         return new TreeRow(
                 row.getObject("id", UUID.class),
                 row.getInt("tag"),
@@ -112,10 +118,11 @@ class PlotViews {
                 row.getString("plain_taxon"),
                 row.getObject("clone_of", UUID.class),
                 row.getInt("version"),
-                row.getString("stands_as"),
-                row.getString("stands_name"),
-                row.getObject("come_back_month", Integer.class),
-                row.getBoolean("contested"),
+                seen ? row.getString("stands_as") : "review",
+                seen ? row.getString("stands_name") : null,
+                seen ? row.getObject("come_back_month", Integer.class) : null,
+                seen && row.getBoolean("contested"),
+                seen && row.getBoolean("reviewed"),
                 row.getInt("readings"),
                 row.getString("read_as"),
                 row.getString("verdict"),

@@ -67,7 +67,10 @@ final class SigningRules {
         if (!assessment.lead().id().equals(signed.taxonId())) {
             missing.add(new Refusal("lead", assessment.lead().id(), "the taxon that is signed in the lead"));
         }
-        for (Need need : assessment.stillNeeded()) {
+        List<Need> now = assessment.stillNeeded().stream()
+                .filter(need -> need.kind() != Need.Kind.SECOND_OBSERVER) // who is asked for once this is signed
+                .toList();
+        for (Need need : now) {
             missing.add(new Refusal(need.code(), "nothing that meets it", "this condition of the tier"));
         }
         for (Reason reason : assessment.reasons()) {

@@ -16,7 +16,8 @@ import org.goldthistle.core.verdict.Assessment;
  * @param contested whether there is a reason to contest it
  * @param spines one a reading, sorted by organ
  */
-record ThistleDto(int lead, String leadName, String rivalName, double share, boolean contested, List<Spine> spines) {
+public record ThistleDto(
+        int lead, String leadName, String rivalName, double share, boolean contested, List<Spine> spines) {
 
     static ThistleDto of(Assessment assessment) {
         Balance deciding = assessment.deciding();
@@ -37,6 +38,11 @@ record ThistleDto(int lead, String leadName, String rivalName, double share, boo
                 deciding.posterior(deciding.lead()),
                 !assessment.reasons().isEmpty(),
                 spines);
+    }
+
+    /** The same call, contested or not. */
+    ThistleDto contested(boolean whether) {
+        return new ThistleDto(lead, leadName, rivalName, share, whether, spines);
     }
 
     /** A reading: its points for the lead against the rival. */

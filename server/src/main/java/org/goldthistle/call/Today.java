@@ -11,15 +11,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.goldthistle.account.Role;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.survey.SurveyService;
+import org.goldthistle.survey.SurveyedTree;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** What an observer should do today: plots to walk, calls to settle, trees to give a second look. */
+/** What an observer should do today: plots to walk, calls to settle. */
 @Service
 class Today {
     private static final int MOST_ROWS = 40; // of a list; the rest is counted
@@ -27,14 +27,11 @@ class Today {
     /** Below one visit in five a walk to a tree is better spent elsewhere. */
     private static final double WORTH_A_VISIT = 0.2;
 
-    private static final String OTHERS_CONTESTED = " from tree t join plot p on p.id = t.plot_id"
-            + " where p.survey_id = :survey and t.contested and t.stands_as <> 'open'"
-            + " and not exists (select 1 from call c where c.tree_id = t.id and c.observer_id = :observer)";
     private static final int NOW = 100; // beyond the months
     private static final int UNPLAYED = 101;
     private static final String SETTLES = "s.settles[:month]";
     private static final String MINE_CONTESTED = " from call_state s join tree t on t.id = s.tree_id"
-            + " join plot p on p.id = t.plot_id where p.survey_id = :survey and s.observer_id = :observer"
+            + " join plot p on p.id = t.plot_id where s.survey_id = :survey and s.observer_id = :observer"
             + " and s.contested and t.stands_as in ('open', 'come-back')";
 
     private final SurveyService surveys;
@@ -59,8 +56,6 @@ class Today {
         Map<String, String> titles = titles();
         List<TodayDto.PlotToWalk> walk = walk(surveyId, observer.id(), month);
         Prospect prospect = prospect(surveyId, observer.id(), month);
-        List<TodayDto.TreeToSecond> second =
-                observer.role() == Role.CREW ? List.of() : secondLook(surveyId, observer.id(), titles);
         return new TodayDto(
                 month,
                 walk.stream().limit(MOST_ROWS).toList(),
@@ -68,21 +63,20 @@ class Today {
                 settle(surveyId, observer.id(), month, titles),
                 prospect.now(),
                 prospect.waiting(),
-                prospect.unplayed(),
-                second,
-                second.size() < MOST_ROWS ? second.size() : secondLookInAll(surveyId, observer.id()));
+                prospect.unplayed());
     }
 
     private List<TodayDto.PlotToWalk> walk(UUID surveyId, UUID observerId, int month) {
-        return jdbc.sql("select * from (select p.id, p.code,"
-                        + " count(*) filter (where t.stands_as = 'open') open,"
-                        + " count(s.tree_id) filter (where t.stands_as = 'open') begun,"
-                        + " count(*) filter (where t.come_back_month = :month) come_back_now"
-                        + " from plot p join tree t on t.plot_id = p.id and t.clone_of is null"
-                        + " and t.stands_as in ('open', 'come-back')"
-                        + " left join call_state s on s.tree_id = t.id and s.observer_id = :observer and s.readings > 0"
-                        + " where p.survey_id = :survey and p.closed_at is null group by p.id) plots"
-                        + " where open > 0 or come_back_now > 0 order by begun > 0 desc, come_back_now > 0 desc, code")
+        return jdbc.sql("select p.id, p.code, c.open, c.come_back_now, coalesce(b.begun, 0) begun from plot p"
+                        + " cross join lateral (select count(*) filter (where t.stands_as = 'open') open,"
+                        + " count(*) filter (where t.stands_as = 'come-back' and t.come_back_month = :month and "
+                        + SurveyedTree.SHOWN + ") come_back_now"
+                        + " from tree t where t.plot_id = p.id and t.clone_of is null) c"
+                        + " left join (select t.plot_id, count(*) begun from call_state s join tree t on t.id = s.tree_id"
+                        + " where s.survey_id = :survey and s.observer_id = :observer and s.readings > 0"
+                        + " and t.stands_as = 'open' and t.clone_of is null group by t.plot_id) b on b.plot_id = p.id"
+                        + " where p.survey_id = :survey and p.closed_at is null and (c.open > 0 or c.come_back_now > 0)"
+                        + " order by b.begun is not null desc, c.come_back_now > 0 desc, p.code")
                 .param("survey", surveyId)
                 .param("observer", observerId)
                 .param("month", month)
@@ -147,27 +141,6 @@ class Today {
             }
         }
         return new Prospect(now, waiting, unplayed);
-    }
-
-    private List<TodayDto.TreeToSecond> secondLook(UUID surveyId, UUID observerId, Map<String, String> titles) {
-        return jdbc.sql("select t.id, p.code, t.tag, t.group_id" + OTHERS_CONTESTED + " order by p.code, t.tag limit "
-                        + MOST_ROWS)
-                .param("survey", surveyId)
-                .param("observer", observerId)
-                .query((row, i) -> new TodayDto.TreeToSecond(
-                        row.getObject("id", UUID.class),
-                        row.getString("code"),
-                        row.getInt("tag"),
-                        titles.getOrDefault(row.getString("group_id"), row.getString("group_id"))))
-                .list();
-    }
-
-    private int secondLookInAll(UUID surveyId, UUID observerId) {
-        return jdbc.sql("select count(*)" + OTHERS_CONTESTED)
-                .param("survey", surveyId)
-                .param("observer", observerId)
-                .query(Integer.class)
-                .single();
     }
 
     private Map<String, String> titles() {

@@ -12,7 +12,6 @@ import org.springframework.lang.Nullable;
  * @param settle their own contested calls that this month can settle, the likeliest first
  * @param waiting their own contested calls that this month cannot settle, by the month that can
  * @param unplayed contested calls whose months are still being played through
- * @param secondLook trees that others contested and this observer has not read
  */
 record TodayDto(
         int month,
@@ -21,9 +20,7 @@ record TodayDto(
         List<CallToSettle> settle,
         int settleInAll,
         List<Waiting> waiting,
-        int unplayed,
-        List<TreeToSecond> secondLook,
-        int secondLookInAll) {
+        int unplayed) {
 
     /** A plot with its open trees, and how many of those this observer has begun. */
     record PlotToWalk(UUID id, String code, int open, int begun, int comeBackNow) {}
@@ -48,7 +45,4 @@ record TodayDto(
 
     /** How many contested calls wait for a month; month 0: none can settle them, so a sample may. */
     record Waiting(int month, int calls) {}
-
-    /** A tree to read without knowing what others made of it. */
-    record TreeToSecond(UUID treeId, String plotCode, int tag, String groupTitle) {}
 }

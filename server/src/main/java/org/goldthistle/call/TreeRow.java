@@ -9,10 +9,12 @@ import org.springframework.lang.Nullable;
  *
  * @param habitat null: as its plot
  * @param cloneOf the stem that bears its call; null: it bears its own
- * @param standsAs plain, open, or the outcome that was signed last
+ * @param standsAs plain, open, the outcome that was signed last, or review: what it was signed as is kept from this
+ *     observer, who is to read it without knowing; the next fields then say nothing
  * @param standsName common name of what was signed last; null: nothing
  * @param comeBackMonth 1-12, if that was signed
  * @param contested whether any observer's call is
+ * @param reviewed whether what it stands as was settled by a review
  * @param readings that this observer made
  * @param readAs group in which this observer works on it; null, as the next two: they have not begun
  * @param verdict of their call
@@ -37,6 +39,7 @@ record TreeRow(
         @Nullable String standsName,
         @Nullable Integer comeBackMonth,
         boolean contested,
+        boolean reviewed,
         int readings,
         @Nullable String readAs,
         @Nullable String verdict,

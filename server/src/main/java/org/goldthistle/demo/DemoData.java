@@ -1,7 +1,6 @@
 package org.goldthistle.demo;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
-import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -10,6 +9,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.goldthistle.account.AccountService;
 import org.goldthistle.account.Role;
+import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.core.plot.GeoPosition;
 import org.goldthistle.survey.PlotBody;
 import org.goldthistle.survey.PlotService;
@@ -37,6 +37,8 @@ class DemoData implements ApplicationRunner {
 
     private static final double WIDE = 6000; // metres
     private static final double HIGH = 5000;
+    private static final double MANY_DRAWN = 0.8; // of the open season's plain calls, so that every state has cases
+    private static final double FEW_DRAWN = 0.05;
     private static final double TO_NORTH = 0;
     private static final double TO_EAST = 90;
 
@@ -45,7 +47,7 @@ class DemoData implements ApplicationRunner {
     private final PlotService plots;
     private final TreeService trees;
     private final DemoSeasons seasons;
-    private final EntityManager entities;
+    private final DemoReviews reviews;
     private final ObjectMapper json;
     private final String passphrase;
 
@@ -55,7 +57,7 @@ class DemoData implements ApplicationRunner {
             PlotService plots,
             TreeService trees,
             DemoSeasons seasons,
-            EntityManager entities,
+            DemoReviews reviews,
             ObjectMapper json,
             @Value("${goldthistle.demo.passphrase}") String passphrase) {
         this.accounts = accounts;
@@ -63,7 +65,7 @@ class DemoData implements ApplicationRunner {
         this.plots = plots;
         this.trees = trees;
         this.seasons = seasons;
-        this.entities = entities;
+        this.reviews = reviews;
         this.json = json;
         this.passphrase = passphrase;
     }
@@ -74,13 +76,15 @@ class DemoData implements ApplicationRunner {
         if (accounts.hasObservers()) {
             return;
         }
+        Map<String, SignedInObserver> people = new LinkedHashMap<>();
+        people.put("Dipper", observer("Dipper", Role.CREW));
+        people.put("Siskin", observer("Siskin", Role.CREW));
+        people.put("Wren", observer("Wren", Role.CREW));
+        people.put("Nuthatch", observer("Nuthatch", Role.REVIEWER));
+        people.put("Redpoll", observer("Redpoll", Role.REVIEWER));
+        people.put("Treecreeper", observer("Treecreeper", Role.LEAD));
         Map<String, UUID> crew = new LinkedHashMap<>();
-        crew.put("Dipper", observer("Dipper", Role.CREW));
-        crew.put("Siskin", observer("Siskin", Role.CREW));
-        crew.put("Wren", observer("Wren", Role.CREW));
-        crew.put("Nuthatch", observer("Nuthatch", Role.REVIEWER));
-        crew.put("Redpoll", observer("Redpoll", Role.REVIEWER));
-        crew.put("Treecreeper", observer("Treecreeper", Role.LEAD));
+        people.forEach((callSign, person) -> crew.put(callSign, person.id()));
         UUID lead = crew.get("Treecreeper");
         List<UUID> everybody = List.copyOf(crew.values());
         Map<Integer, UUID> bySeason = new LinkedHashMap<>();
@@ -93,6 +97,7 @@ class DemoData implements ApplicationRunner {
         bySeason.put(
                 DemoPlot.CLOSED_EARLIER,
                 survey("Tarnholt 2024", "Heron Carr round, Tarnholt Forest", DemoPlot.CLOSED_EARLIER, everybody, lead));
+        reviews.draw(bySeason.get(DemoPlot.OPEN), MANY_DRAWN);
         kettleMoss(bySeason.get(DemoPlot.OPEN), lead);
         longRide(crew.get("Dipper"));
         for (DemoPlot plot : DemoPlot.all(json)) {
@@ -100,17 +105,16 @@ class DemoData implements ApplicationRunner {
             UUID id = id("plot " + plot.code());
             plots.create(survey, id, lead, body(plot.code(), plot.east(), plot.north(), plot.habitat()));
             seasons.fill(plot, survey, id, crew);
-            entities.flush();
-            entities.clear(); // so that what is kept in memory does not grow with the forest
         }
+        reviews.workThrough(bySeason.get(DemoPlot.OPEN), people);
+        reviews.draw(bySeason.get(DemoPlot.OPEN), FEW_DRAWN);
         surveys.close(bySeason.get(DemoPlot.CLOSED_EARLIER), lead, true);
         surveys.close(bySeason.get(DemoPlot.CLOSED_LATER), lead, true);
         LOG.info("made the demo data");
     }
 
-    private UUID observer(String callSign, Role role) {
-        return accounts.create(id("observer " + callSign), callSign, passphrase, role)
-                .id();
+    private SignedInObserver observer(String callSign, Role role) {
+        return accounts.create(id("observer " + callSign), callSign, passphrase, role);
     }
 
     private UUID survey(String key, String name, int season, List<UUID> members, UUID by) {

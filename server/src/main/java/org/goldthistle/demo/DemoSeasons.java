@@ -1,5 +1,6 @@
 package org.goldthistle.demo;
 
+import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -49,12 +50,15 @@ class DemoSeasons {
     private final CallArchive archive;
     private final LibraryService library;
     private final JdbcClient jdbc;
+    private final EntityManager entities;
 
-    DemoSeasons(TreeService trees, CallArchive archive, LibraryService library, JdbcClient jdbc) {
+    DemoSeasons(
+            TreeService trees, CallArchive archive, LibraryService library, JdbcClient jdbc, EntityManager entities) {
         this.trees = trees;
         this.archive = archive;
         this.library = library;
         this.jdbc = jdbc;
+        this.entities = entities;
     }
 
     /** Records the trees of a plot and what was read of them. */
@@ -73,6 +77,8 @@ class DemoSeasons {
                         .update();
                 read(plot, stem, surveyId, tree, readers, random);
             }
+            entities.flush();
+            entities.clear(); // so that nothing is looked through again for changes as the forest grows
         }
     }
 

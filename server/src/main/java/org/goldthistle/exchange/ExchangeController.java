@@ -111,7 +111,7 @@ class ExchangeController {
     ResponseEntity<StreamingResponseBody> csv(
             @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
         exports.requireMember(surveyId, observer.id());
-        return file(CSV, "survey.csv", to -> exports.writeCsv(surveyId, to));
+        return file(CSV, "survey.csv", to -> exports.writeCsv(surveyId, observer.id(), to));
     }
 
     /** The survey as a map, a point for each plot and each tree. */
@@ -120,7 +120,7 @@ class ExchangeController {
     ResponseEntity<StreamingResponseBody> geoJson(
             @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
         exports.requireMember(surveyId, observer.id());
-        return file(GEO_JSON, "survey.geojson", to -> exports.writeGeoJson(surveyId, to));
+        return file(GEO_JSON, "survey.geojson", to -> exports.writeGeoJson(surveyId, observer.id(), to));
     }
 
     private static ResponseEntity<StreamingResponseBody> file(

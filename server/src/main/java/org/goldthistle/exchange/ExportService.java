@@ -19,16 +19,18 @@ import org.goldthistle.formats.SurveyCsv;
 import org.goldthistle.formats.SurveyGeoJson;
 import org.goldthistle.formats.SurveyRecord;
 import org.goldthistle.survey.SurveyService;
+import org.goldthistle.survey.SurveyedTree;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Writes a survey out row by row, so that its size is of no matter. */
+/** Writes a survey out row by row, so that its size is of no matter, as far as who asks may see it. */
 @Service
 class ExportService {
     private static final int FETCHED_AT_ONCE = 1000;
     private static final String ROWS = "select p.code, p.latitude, p.longitude, p.radius_metres, p.altitude_metres,"
-            + " p.habitat plot_habitat, p.notes, t.*, b.tag bearer_tag, d.call_sign, d.day from plot p"
+            + " p.habitat plot_habitat, p.notes, t.*, " + SurveyedTree.SHOWN.replace(":observer", "?")
+            + " seen, b.tag bearer_tag, d.call_sign, d.day from plot p"
             + " left join tree t on t.plot_id = p.id left join tree b on b.id = t.clone_of"
             + " left join lateral (select o.call_sign, to_char(signed_at at time zone 'UTC', 'YYYY-MM-DD') as day"
             + " from determination join observer o on o.id = observer_id where tree_id = t.id"
@@ -50,19 +52,19 @@ class ExportService {
 
     /** Writes the survey as a table. */
     @Transactional(readOnly = true)
-    public void writeCsv(UUID surveyId, OutputStream to) throws IOException {
+    public void writeCsv(UUID surveyId, UUID observerId, OutputStream to) throws IOException {
         Writer text = new BufferedWriter(new OutputStreamWriter(to, StandardCharsets.UTF_8));
         try (SurveyCsv csv = new SurveyCsv(text)) {
-            rows(surveyId, row -> csv.write(record(row), determined(row)));
+            rows(surveyId, observerId, row -> csv.write(record(row), determined(row)));
         }
     }
 
     /** Writes the survey as a map. */
     @Transactional(readOnly = true)
-    public void writeGeoJson(UUID surveyId, OutputStream to) throws IOException {
+    public void writeGeoJson(UUID surveyId, UUID observerId, OutputStream to) throws IOException {
         String[] lastPlot = {null};
         try (SurveyGeoJson map = new SurveyGeoJson(to)) {
-            rows(surveyId, row -> {
+            rows(surveyId, observerId, row -> {
                 SurveyRecord record = record(row);
                 if (!record.plot().equals(lastPlot[0])) {
                     map.writePlot(record);
@@ -75,12 +77,13 @@ class ExportService {
         }
     }
 
-    private void rows(UUID surveyId, RowWriter writer) {
+    private void rows(UUID surveyId, UUID observerId, RowWriter writer) {
         jdbc.query(
                 (Connection connection) -> {
                     PreparedStatement statement = connection.prepareStatement(ROWS);
                     statement.setFetchSize(FETCHED_AT_ONCE);
-                    statement.setObject(1, surveyId);
+                    statement.setObject(1, observerId);
+                    statement.setObject(2, surveyId);
                     return statement;
                 },
                 row -> {
@@ -116,6 +119,9 @@ class ExportService {
     }
 
     private static Determined determined(ResultSet row) throws SQLException {
+        if (!row.getBoolean("seen")) {
+            return new Determined("review", null, null, null); // who exports it is still to read it blind
+        }
         return new Determined(
                 row.getString("stands_as"),
                 row.getString("stands_name"),

@@ -30,10 +30,12 @@ class LibraryLoader implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(LibraryLoader.class);
 
     private final LibraryService library;
+    private final LibrarySearch search;
     private final String folder;
 
-    LibraryLoader(LibraryService library, @Value("${goldthistle.sheets:}") String folder) {
+    LibraryLoader(LibraryService library, LibrarySearch search, @Value("${goldthistle.sheets:}") String folder) {
         this.library = library;
+        this.search = search;
         this.folder = folder;
     }
 
@@ -49,6 +51,7 @@ class LibraryLoader implements ApplicationRunner {
         }
         refused.addAll(load(files));
         refused.forEach(refusal -> LOG.error("sheet refused: {}", refusal));
+        search.keep(library.newest());
     }
 
     /**

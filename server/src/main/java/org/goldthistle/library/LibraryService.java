@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +21,7 @@ import org.goldthistle.core.reading.TreeOrigin;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.LifeStage;
 import org.goldthistle.core.sheet.School;
+import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.formats.GroupSheetJson;
 import org.goldthistle.platform.Problem;
 import org.springframework.stereotype.Service;
@@ -29,11 +31,13 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class LibraryService {
     private final SheetVersionRepository versions;
+    private final Seasons seasons;
     private final Clock clock;
     private final Map<UUID, StoredSheet> ready = new ConcurrentHashMap<>();
 
-    LibraryService(SheetVersionRepository versions, Clock clock) {
+    LibraryService(SheetVersionRepository versions, Seasons seasons, Clock clock) {
         this.versions = versions;
+        this.seasons = seasons;
         this.clock = clock;
     }
 
@@ -97,6 +101,12 @@ public class LibraryService {
                 .orElseThrow(() -> Problem.missing("no-such-sheet", "The library has no such version of a sheet."));
     }
 
+    /** The text of one version of a sheet, as it was stored. */
+    @Transactional(readOnly = true)
+    public String text(UUID versionId) {
+        return versions.findById(versionId).map(SheetVersion::body).orElseThrow();
+    }
+
     /**
      * How well each character of a sheet version parts some of its taxa.
      *
@@ -122,6 +132,34 @@ public class LibraryService {
                 month, lifeStage, TreeOrigin.UNKNOWN, Set.of(), Optional.empty(), Optional.empty(), Map.of());
         return SeparatingPower.of(stored.model(), context, weights, taxa);
     }
+
+    /**
+     * How well the taxa of a sheet version can be told apart through the year.
+     *
+     * @throws Problem if there is no such version, stage or school
+     */
+    @Transactional(readOnly = true)
+    SeasonDto season(UUID versionId, String stage, Optional<String> school, boolean wounding) {
+        StoredSheet stored = find(versionId);
+        return SeasonDto.of(
+                seasons.of(
+                        stored,
+                        coded(LifeStage.values(), stage),
+                        school.map(code -> coded(School.values(), code)),
+                        wounding),
+                Tier.RECORD.threshold());
+    }
+
+    /** The versions of a group's sheet, the newest first. */
+    @Transactional(readOnly = true)
+    List<VersionDto> versionsOf(String groupId) {
+        return versions.findByGroupIdOrderByVersionDesc(groupId).stream()
+                .map(one -> new VersionDto(one.id(), one.version(), one.sha256(), one.createdAt(), one.builtIn()))
+                .toList();
+    }
+
+    /** A version of a sheet in a list; built-in ones came with the application. */
+    record VersionDto(UUID id, int version, String sha256, Instant createdAt, boolean builtIn) {}
 
     private static <T extends Coded> T coded(T[] all, String code) {
         return Coded.find(all, code)

@@ -9,6 +9,9 @@ import org.goldthistle.core.plan.SeparatingPower;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.platform.ForObservers;
 import org.springframework.http.CacheControl;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -21,9 +24,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/sheets")
 class SheetController {
     private final LibraryService library;
+    private final LibrarySearch search;
 
-    SheetController(LibraryService library) {
+    SheetController(LibraryService library, LibrarySearch search) {
         this.library = library;
+        this.search = search;
     }
 
     /** The newest version of each group's sheet. */
@@ -75,6 +80,52 @@ class SheetController {
         static SeparationDto of(SeparatingPower power) {
             return new SeparationDto(power.character().id(), power.bits(), power.inSeason());
         }
+    }
+
+    /**
+     * How well a sheet's taxa can be told apart through the year.
+     *
+     * @param school whose weights count: field-marks or close-characters; without it the sheet's own
+     * @param wounding whether checks that wound the tree are made
+     */
+    @GetMapping("/{versionId}/season")
+    @ForObservers
+    SeasonDto season(
+            @PathVariable UUID versionId,
+            @RequestParam(defaultValue = "mature") String stage,
+            @RequestParam(required = false) String school,
+            @RequestParam(defaultValue = "false") boolean wounding) {
+        return library.season(versionId, stage, Optional.ofNullable(school), wounding);
+    }
+
+    /** Taxa, characters and states by their names, also where they are typed nearly right; the best first. */
+    @GetMapping("/names")
+    @ForObservers
+    List<LibrarySearch.Found> names(@RequestParam String find) {
+        return find.isBlank() ? List.of() : search.find(find);
+    }
+
+    /** The versions of a group's sheet, the newest first. */
+    @GetMapping("/versions")
+    @ForObservers
+    List<LibraryService.VersionDto> versions(@RequestParam String groupId) {
+        return library.versionsOf(groupId);
+    }
+
+    /** A version as a file, to be kept, changed and loaded elsewhere. */
+    @GetMapping("/{versionId}/file")
+    @ForObservers
+    ResponseEntity<String> file(@PathVariable UUID versionId) {
+        StoredSheet sheet = library.find(versionId);
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_JSON)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(sheet.sheet().id() + " " + sheet.version() + ".json")
+                                .build()
+                                .toString())
+                .body(library.text(versionId));
     }
 
     /** One version of a group's sheet. */

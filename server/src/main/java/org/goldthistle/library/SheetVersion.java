@@ -54,6 +54,10 @@ class SheetVersion {
         return version;
     }
 
+    Instant createdAt() {
+        return createdAt;
+    }
+
     String sha256() {
         return sha256;
     }

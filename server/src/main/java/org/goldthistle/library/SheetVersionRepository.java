@@ -16,5 +16,7 @@ interface SheetVersionRepository extends JpaRepository<SheetVersion, UUID> {
     @Query("select v.id from SheetVersion v where v.groupId = :groupId order by v.version desc limit 1")
     Optional<UUID> newestId(String groupId);
 
+    List<SheetVersion> findByGroupIdOrderByVersionDesc(String groupId);
+
     Optional<SheetVersion> findFirstByGroupIdOrderByVersionDesc(String groupId);
 }

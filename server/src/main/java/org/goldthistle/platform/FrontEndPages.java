@@ -14,7 +14,16 @@ class FrontEndPages implements WebMvcConfigurer {
     public void addViewControllers(ViewControllerRegistry registry) {
         registry.addViewController("/").setViewName("forward:/index.html");
         for (String page : new String[] {
-            "/today", "/plots", "/people", "/sign-in", "/welcome", "/drawings", "/groups/**", "/surveys/**"
+            "/today",
+            "/plots",
+            "/review",
+            "/quality",
+            "/people",
+            "/sign-in",
+            "/welcome",
+            "/drawings",
+            "/groups/**",
+            "/surveys/**"
         }) {
             registry.addViewController(page).setViewName("forward:/index.html");
         }

@@ -42,6 +42,11 @@ public final class Problem extends RuntimeException {
         return new Problem(HttpStatus.CONFLICT, type, detail, List.of());
     }
 
+    /** 409 with what is there in its stead. */
+    public static Problem conflict(String type, String detail, Object kept) {
+        return new Problem(HttpStatus.CONFLICT, type, detail, List.of(), Optional.of(kept));
+    }
+
     /** 409: somebody else changed it in the meantime; carries what is kept now, so that the caller can choose. */
     public static Problem stale(String what, Object kept) {
         return new Problem(

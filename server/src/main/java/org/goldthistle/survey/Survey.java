@@ -41,6 +41,7 @@ class Survey {
     private boolean photoPositionKept;
     private boolean controlUsed;
     private boolean laboratoryUsed;
+    private double plainShare;
 
     @JdbcTypeCode(SqlTypes.JSON)
     private List<List<Double>> area;
@@ -79,6 +80,7 @@ class Survey {
         this.photoPositionKept = settings.photoPositionKept();
         this.controlUsed = settings.controlUsed();
         this.laboratoryUsed = settings.laboratoryUsed();
+        this.plainShare = settings.plainShare();
         this.area = settings.area() == null ? null : new ArrayList<>(settings.area());
         this.members.retainAll(settings.members());
         this.members.addAll(settings.members());
@@ -139,6 +141,7 @@ class Survey {
                 photoPositionKept,
                 controlUsed,
                 laboratoryUsed,
+                plainShare,
                 area,
                 members.stream().sorted().toList(),
                 records.stream().sorted().toList(),

@@ -1,6 +1,8 @@
 package org.goldthistle.survey;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
@@ -22,6 +24,7 @@ import org.springframework.lang.Nullable;
  * @param wrongNo what not naming the right one costs, in the same unit
  * @param controlUsed whether calls may be for felling, treatment, removal
  * @param laboratoryUsed whether samples can be sent to a laboratory
+ * @param plainShare of the calls that nothing speaks against, how many a review looks at all the same, in [0, 1]
  * @param area the district's outline, points of longitude and latitude in degrees, WGS 84; null: not given
  * @param members ids of the observers who belong to it
  * @param records verified trees of the district
@@ -40,6 +43,7 @@ public record SurveySettings(
         boolean photoPositionKept,
         boolean controlUsed,
         boolean laboratoryUsed,
+        @DecimalMin("0") @DecimalMax("1") double plainShare,
         @Nullable List<List<Double>> area,
         @NotNull List<@NotNull UUID> members,
         @NotNull List<@NotNull @Valid LocalRecord> records,
@@ -49,8 +53,8 @@ public record SurveySettings(
     public static SurveySettings plain(
             String name, String district, int season, List<UUID> members, @Nullable List<List<Double>> area) {
         return new SurveySettings(
-                name, district, season, List.of(), null, "tally", null, null, false, false, true, true, area, members,
-                List.of(), null);
+                name, district, season, List.of(), null, "tally", null, null, false, false, true, true, 0.05, area,
+                members, List.of(), null);
     }
 
     /** The same without its version, to compare what is set. */
@@ -68,6 +72,7 @@ public record SurveySettings(
                 photoPositionKept,
                 controlUsed,
                 laboratoryUsed,
+                plainShare,
                 area,
                 members.stream().sorted().toList(),
                 records.stream().sorted().toList(),

@@ -12,6 +12,7 @@ import org.springframework.lang.Nullable;
  * @param cloneOf the stem that bears its call; null: it bears its own
  * @param stems of its clone, itself included; 1: it stands alone
  * @param habitat of its own, or its plot's
+ * @param shownTo who may see what was made of it; null: everybody
  */
 public record SurveyedTree(
         UUID id,
@@ -27,4 +28,14 @@ public record SurveyedTree(
         int diameterMillimetres,
         String stage,
         String origin,
-        List<String> habitat) {}
+        List<String> habitat,
+        @Nullable List<UUID> shownTo) {
+
+    /** The same as {@link #isBlindFor} the other way round, for queries of {@code tree t} with {@code :observer}. */
+    public static final String SHOWN = "(t.shown_to is null or :observer = any(t.shown_to))";
+
+    /** Whether what others made of it is kept from an observer, who is to read it without knowing. */
+    public boolean isBlindFor(UUID observerId) {
+        return shownTo != null && !shownTo.contains(observerId);
+    }
+}

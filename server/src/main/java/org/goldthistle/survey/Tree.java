@@ -39,6 +39,10 @@ class Tree {
     @Column(updatable = false) // afterwards it follows from what is signed
     private String standsAs;
 
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    @Column(insertable = false, updatable = false) // reviews set it
+    private List<UUID> shownTo;
+
     @Version
     private int version;
 
@@ -123,6 +127,7 @@ class Tree {
                 diameterMillimetres,
                 stage,
                 origin,
-                habitat == null ? plot.habitat() : List.copyOf(habitat));
+                habitat == null ? plot.habitat() : List.copyOf(habitat),
+                shownTo == null ? null : List.copyOf(shownTo));
     }
 }

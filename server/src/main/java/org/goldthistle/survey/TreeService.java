@@ -1,8 +1,10 @@
 package org.goldthistle.survey;
 
+import jakarta.persistence.EntityManager;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.goldthistle.audit.AuditEntry;
 import org.goldthistle.audit.AuditTrail;
@@ -17,12 +19,17 @@ import org.springframework.transaction.annotation.Transactional;
 /** The trees of plots. */
 @Service
 public class TreeService {
+    /** What may be done to a tree without reading it. */
+    private static final Set<String> ON_THE_TREE =
+            Set.of("recorded the tree", "changed the tree", "struck the tree", "imported a file");
+
     private final TreeRepository trees;
     private final PlotService plots;
     private final SurveyService surveys;
     private final TreeCalls calls;
     private final AuditTrail audit;
     private final JdbcClient jdbc;
+    private final EntityManager entities;
 
     TreeService(
             TreeRepository trees,
@@ -30,13 +37,15 @@ public class TreeService {
             SurveyService surveys,
             TreeCalls calls,
             AuditTrail audit,
-            JdbcClient jdbc) {
+            JdbcClient jdbc,
+            EntityManager entities) {
         this.trees = trees;
         this.plots = plots;
         this.surveys = surveys;
         this.calls = calls;
         this.audit = audit;
         this.jdbc = jdbc;
+        this.entities = entities;
     }
 
     /**
@@ -141,13 +150,12 @@ public class TreeService {
     /** All that happened to a tree, the latest first. */
     @Transactional(readOnly = true)
     List<AuditEntry> history(UUID surveyId, UUID treeId, UUID observerId) {
-        surveys.requireMember(surveyId, observerId);
-        found(surveyId, treeId);
-        return audit.ofTree(treeId);
+        SurveyedTree tree = tree(surveyId, treeId, observerId);
+        return tree.isBlindFor(observerId) ? audit.ofTree(treeId, observerId, ON_THE_TREE) : audit.ofTree(treeId);
     }
 
     /**
-     * Notes what a tree stands as, after it was signed.
+     * Notes what a tree stands as, after it was signed; a review that settled it before has no say any more.
      *
      * @param standsAs the outcome's code
      * @param name common name of what was signed; null: nothing
@@ -155,9 +163,40 @@ public class TreeService {
      */
     @Transactional
     public void stands(UUID treeId, String standsAs, String name, Integer comeBackMonth) {
-        jdbc.sql("update tree set stands_as = ?, stands_name = ?, come_back_month = ? where id = ?")
+        jdbc.sql("update tree set stands_as = ?, stands_name = ?, come_back_month = ?, reviewed = false where id = ?")
                 .params(standsAs, name, comeBackMonth, treeId)
                 .update();
+    }
+
+    /**
+     * Waits until nobody else signs or decides this tree, for as long as the transaction lasts. To be called before
+     * anything of it is written, so that two never wait for each other.
+     */
+    @Transactional
+    public void oneAtATime(UUID treeId) {
+        lock(treeId);
+    }
+
+    /** Notes that what a tree stands as was settled by a review. */
+    @Transactional
+    public void settled(UUID treeId) {
+        jdbc.sql("update tree set reviewed = true, contested = false where id = ?")
+                .param(treeId)
+                .update();
+    }
+
+    /**
+     * Shows what was made of a tree to some observers alone.
+     *
+     * @param readers who have read it; empty: it is shown to everybody again
+     */
+    @Transactional
+    public void showTo(UUID treeId, Optional<List<UUID>> readers) {
+        trees.flush();
+        jdbc.sql("update tree set shown_to = ? where id = ?")
+                .params(readers.map(ids -> ids.toArray(UUID[]::new)).orElse(null), treeId)
+                .update();
+        trees.findById(treeId).ifPresent(entities::refresh);
     }
 
     private void refuseTouched(Tree tree) {
@@ -236,8 +275,12 @@ public class TreeService {
 
     /** The trees of a plot are recorded one after the other, so that no two get the same tag. */
     private void oneAfterTheOther(UUID plotId) {
+        lock(plotId);
+    }
+
+    private void lock(UUID id) {
         jdbc.sql("select 1 from pg_advisory_xact_lock(?)")
-                .param(plotId.getMostSignificantBits() ^ plotId.getLeastSignificantBits())
+                .param(id.getMostSignificantBits() ^ id.getLeastSignificantBits())
                 .query(Integer.class)
                 .single();
     }

@@ -64,20 +64,6 @@ class TodayTest extends ServerTest {
     }
 
     @Test
-    void a_second_look_names_trees_and_nothing_that_was_made_of_them() {
-        JsonNode today = signedIn("Redpoll").get(surveyPath() + "/today").expect(200);
-
-        assertThat(today.path("secondLook")).isNotEmpty();
-        for (JsonNode row : today.path("secondLook")) {
-            assertThat(row.fieldNames())
-                    .toIterable()
-                    .containsExactlyInAnyOrder("treeId", "plotCode", "tag", "groupTitle");
-        }
-        assertThat(signedIn("Siskin").get(surveyPath() + "/today").expect(200).path("secondLook"))
-                .isEmpty();
-    }
-
-    @Test
     void a_tree_is_found_by_plot_and_tag() {
         JsonNode found =
                 signedIn("Wren").get(surveyPath() + "/trees?find=moss%2023").expect(200);

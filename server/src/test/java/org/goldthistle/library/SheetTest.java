@@ -1,6 +1,7 @@
 package org.goldthistle.library;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
@@ -9,6 +10,7 @@ import java.util.OptionalInt;
 import org.goldthistle.Caller;
 import org.goldthistle.ServerTest;
 import org.goldthistle.formats.BuiltInLibrary;
+import org.goldthistle.formats.GroupSheetJson;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -45,6 +47,65 @@ class SheetTest extends ServerTest {
         dipper.get(path + "&month=9&taxa=pendula,oak").expectProblem(422, "no-such-taxa");
         dipper.get(path + "&month=13&taxa=pendula,pubescens").expectProblem(422, "no-such-month");
         dipper.get(path + "&month=9&school=old&taxa=pendula,pubescens").expectProblem(422, "no-such-word");
+    }
+
+    @Test
+    void a_season_tells_who_is_taken_for_whom_and_wounds_only_help() {
+        Caller dipper = signedIn("Dipper");
+        String path = "/api/sheets/" + versionOf(dipper, "alders") + "/season";
+
+        JsonNode season = dipper.get(path + "?stage=mature").expect(200);
+        JsonNode wounding = dipper.get(path + "?stage=mature&wounding=true").expect(200);
+
+        assertThat(season.path("months")).hasSize(12);
+        double settled = 0;
+        double settledByWounds = 0;
+        for (int month = 0; month < 12; month++) {
+            for (int k = 0; k < 4; k++) {
+                JsonNode fate = season.at("/months/" + month + "/taxa/" + k);
+                double named = fate.path("unsettled").asDouble();
+                for (JsonNode share : fate.path("named")) {
+                    named += share.asDouble();
+                }
+                assertThat(named).isCloseTo(1, within(1e-9));
+                assertThat(fate.path("settles").asDouble()
+                                + fate.path("misleads").asDouble())
+                        .isCloseTo(1 - fate.path("unsettled").asDouble(), within(1e-9));
+                settled += fate.path("settles").asDouble();
+                settledByWounds += wounding.at("/months/" + month + "/taxa/" + k)
+                        .path("settles")
+                        .asDouble();
+            }
+        }
+        assertThat(settledByWounds).isGreaterThanOrEqualTo(settled - 0.5); // of 48; drawn trees differ a little
+        dipper.get(path + "?stage=old").expectProblem(422, "no-such-word");
+    }
+
+    @Test
+    void names_are_found_in_both_languages_and_with_a_slip() {
+        Caller dipper = signedIn("Dipper");
+
+        for (String typed : List.of("silver%20birch", "betula%20pendula", "slver%20birch", "pendla")) {
+            JsonNode found = dipper.get("/api/sheets/names?find=" + typed).expect(200);
+            assertThat(found.at("/0/name").asText()).as(typed).isEqualTo("silver birch");
+            assertThat(found.at("/0/groupId").asText()).isEqualTo("birches");
+        }
+        JsonNode state = dipper.get("/api/sheets/names?find=star%20collar").expect(200);
+        assertThat(state.findValuesAsText("characterId")).contains("fruit-collar");
+        assertThat(dipper.get("/api/sheets/names?find=xylophone").expect(200)).isEmpty();
+        assertThat(dipper.get("/api/sheets/names?find=%20").expect(200)).isEmpty();
+    }
+
+    @Test
+    void a_version_is_handed_out_as_the_file_that_it_came_from() {
+        Caller dipper = signedIn("Dipper");
+        JsonNode versions = dipper.get("/api/sheets/versions?groupId=firs").expect(200);
+
+        String text = dipper.get("/api/sheets/" + versions.at("/0/id").asText() + "/file")
+                .text();
+
+        assertThat(GroupSheetJson.read(text)).isEqualTo(GroupSheetJson.read(BuiltInLibrary.sheetText("firs")));
+        assertThat(versions.at("/0/builtIn").asBoolean()).isTrue();
     }
 
     @Test

@@ -165,6 +165,7 @@ class SurveyTest extends ServerTest {
                 Map.entry("photoPositionKept", false),
                 Map.entry("controlUsed", false),
                 Map.entry("laboratoryUsed", true),
+                Map.entry("plainShare", 0.05),
                 Map.entry("members", List.of(demoId("observer Treecreeper"))),
                 Map.entry("records", List.of()));
     }

@@ -1,0 +1,45 @@
+package org.goldthistle.library;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.goldthistle.core.plan.PlanTerms;
+import org.goldthistle.core.plan.Separability;
+import org.goldthistle.core.sheet.Harm;
+import org.goldthistle.core.sheet.LifeStage;
+import org.goldthistle.core.sheet.School;
+import org.goldthistle.core.verdict.Tier;
+import org.springframework.stereotype.Component;
+
+/**
+ * How well a sheet's taxa can be told apart through the year. A version never changes, so what was reckoned once is kept
+ * for as long as the application runs.
+ */
+@Component
+class Seasons {
+    /** The same sheet always gives the same chart. */
+    private static final long SEED = 1;
+
+    private final Map<Question, Separability> reckoned = new ConcurrentHashMap<>();
+
+    /** What a chart is of; at the threshold of a record. */
+    private record Question(UUID versionId, LifeStage stage, Optional<School> school, boolean wounding) {}
+
+    Separability of(StoredSheet sheet, LifeStage stage, Optional<School> school, boolean wounding) {
+        return reckoned.computeIfAbsent(
+                new Question(sheet.id(), stage, school, wounding),
+                asked -> Separability.of(
+                        sheet.model(),
+                        stage,
+                        new PlanTerms(
+                                Tier.RECORD.threshold(),
+                                school,
+                                wounding ? Harm.WOUND : Harm.SAMPLE,
+                                false,
+                                Set.of(),
+                                Set.of()),
+                        SEED));
+    }
+}

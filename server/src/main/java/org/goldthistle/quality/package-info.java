@@ -1,0 +1,2 @@
+/** How good the calls of a survey are. */
+package org.goldthistle.quality;

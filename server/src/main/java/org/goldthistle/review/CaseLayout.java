@@ -1,0 +1,142 @@
+package org.goldthistle.review;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.goldthistle.account.AccountService;
+import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.call.DeterminationDto;
+import org.goldthistle.call.SignedCall;
+import org.goldthistle.call.SignedCalls;
+import org.goldthistle.core.balance.Balance;
+import org.goldthistle.core.plan.DecisiveSet;
+import org.goldthistle.core.reading.Context;
+import org.goldthistle.core.sheet.DiagnosticCharacter;
+import org.goldthistle.core.sheet.Harm;
+import org.goldthistle.core.verdict.Tier;
+import org.goldthistle.survey.SurveyedTree;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** Lays a review out for one observer. */
+@Component
+class CaseLayout {
+    private final SignedCalls calls;
+    private final AccountService accounts;
+    private final JdbcClient jdbc;
+
+    CaseLayout(SignedCalls calls, AccountService accounts, JdbcClient jdbc) {
+        this.calls = calls;
+        this.accounts = accounts;
+        this.jdbc = jdbc;
+    }
+
+    CaseDto of(ReviewCase of, SurveyedTree tree, SignedInObserver observer) {
+        boolean seen = !of.state().isBlind() || of.readers().contains(observer.id());
+        List<SignedCall> signed = calls.of(tree);
+        List<SignedCall> shown = seen ? signed : List.of();
+        Optional<Table> table = Table.of(shown);
+        boolean open = !tree.rules().closed();
+        boolean mine = observer.id().equals(of.takenBy());
+        boolean wanted = of.state() == CaseState.WAITING || mine;
+        boolean atTable = of.state() == CaseState.TABLE || of.state() == CaseState.LABORATORY;
+        boolean first = of.readers().get(0).equals(observer.id());
+        return new CaseDto(
+                of.id(),
+                tree.surveyId(),
+                tree.surveyName(),
+                !open,
+                tree.id(),
+                tree.plotId(),
+                tree.plotCode(),
+                tree.tag(),
+                tree.diameterMillimetres(),
+                of.groupId(),
+                shown.isEmpty() ? null : shown.get(0).sheet().id(),
+                of.state().code(),
+                of.looks(),
+                Queue.needs(of.state()),
+                open && wanted && !of.readers().contains(observer.id()),
+                open && atTable && !first && ReviewService.decides(observer),
+                mine,
+                of.takenBy() == null
+                        ? null
+                        : accounts.callSigns(List.of(of.takenBy())).get(of.takenBy()),
+                !seen,
+                seen ? null : proposal(signed),
+                seen
+                        ? List.of()
+                        : signed.stream()
+                                .flatMap(call -> call.photos().stream())
+                                .toList(),
+                seen ? of.reasons() : List.of(),
+                seen && of.changedMeanwhile(),
+                shown.stream().map(call -> reader(of, call, observer)).toList(),
+                table.map(Table::characters).orElse(List.of()),
+                shown.size() > 1 ? table.map(Table::joint).orElse(null) : null,
+                seen ? words(of.id()) : List.of(),
+                seen ? decisions(of.id()) : List.of(),
+                seen ? stands(of, tree) : null,
+                of.openedAt(),
+                of.version());
+    }
+
+    private static CaseDto.Reader reader(ReviewCase of, SignedCall call, SignedInObserver observer) {
+        return new CaseDto.Reader(
+                call.determination().observer(),
+                of.blindReaders().contains(call.observerId()),
+                call.observerId().equals(observer.id()),
+                call.thistle(),
+                call.determination());
+    }
+
+    /** What would settle it between the two taxa in question; which of them leads is not told. */
+    private CaseDto.Proposal proposal(List<SignedCall> signed) {
+        SignedCall call = signed.get(0);
+        Balance balance = call.weighing().withSurroundings();
+        Context context = call.context();
+        DecisiveSet set = DecisiveSet.of(
+                call.model(),
+                context,
+                Optional.empty(),
+                Harm.SAMPLE,
+                balance.lead(),
+                balance.rival(),
+                Tier.RECORD.threshold());
+        return new CaseDto.Proposal(
+                set.characters().stream().map(DiagnosticCharacter::name).toList(), set.expectedPoints(), set.enough());
+    }
+
+    private DeterminationDto stands(ReviewCase of, SurveyedTree tree) {
+        return calls.all(tree).stream()
+                .filter(one -> of.id().equals(one.settles()))
+                .findFirst()
+                .orElse(null);
+    }
+
+    private List<CaseDto.Word> words(UUID caseId) {
+        return jdbc.sql("select w.*, o.call_sign from review_word w join observer o on o.id = w.observer_id"
+                        + " where case_id = ? order by entry_order")
+                .param(caseId)
+                .query((row, i) -> new CaseDto.Word(
+                        row.getObject("id", UUID.class),
+                        row.getString("call_sign"),
+                        row.getTimestamp("written_at").toInstant(),
+                        row.getString("character_id"),
+                        row.getString("body")))
+                .list();
+    }
+
+    private List<CaseDto.Decision> decisions(UUID caseId) {
+        return jdbc.sql("select d.*, o.call_sign from review_decision d join observer o on o.id = d.observer_id"
+                        + " where case_id = ? order by entry_order")
+                .param(caseId)
+                .query((row, i) -> new CaseDto.Decision(
+                        row.getObject("id", UUID.class),
+                        row.getString("call_sign"),
+                        row.getTimestamp("decided_at").toInstant(),
+                        row.getString("outcome"),
+                        row.getString("reasons")))
+                .list();
+    }
+}

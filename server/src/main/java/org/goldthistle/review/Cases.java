@@ -1,0 +1,138 @@
+package org.goldthistle.review;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.goldthistle.call.Signature;
+import org.goldthistle.call.Signatures;
+import org.goldthistle.call.SignedCall;
+import org.goldthistle.call.SignedCalls;
+import org.goldthistle.core.verdict.Tier;
+import org.goldthistle.survey.SurveyedTree;
+import org.goldthistle.survey.TreeService;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** Opens reviews and carries them on as calls are signed. */
+@Component
+class Cases implements Signatures {
+    private final CaseRepository cases;
+    private final ObjectProvider<SignedCalls> calls; // which hand signatures on to here
+    private final TreeService trees;
+    private final News news;
+    private final JdbcClient jdbc;
+
+    Cases(CaseRepository cases, ObjectProvider<SignedCalls> calls, TreeService trees, News news, JdbcClient jdbc) {
+        this.cases = cases;
+        this.calls = calls;
+        this.trees = trees;
+        this.news = news;
+        this.jdbc = jdbc;
+    }
+
+    @Override
+    public void signed(Signature signature) {
+        SurveyedTree tree = signature.tree();
+        List<SignedCall> all = calls.getObject().of(tree);
+        SignedCall call = all.stream()
+                .filter(one -> one.id().equals(signature.determinationId()))
+                .findFirst()
+                .orElseThrow();
+        Set<CaseReason> reasons = reasons(tree, call, all);
+        Optional<ReviewCase> open = cases.findOpen(tree.id());
+        if (open.isPresent()) {
+            carryOn(open.get(), signature, call, reasons);
+        } else if (!reasons.isEmpty()) {
+            open(new ReviewCase(
+                    tree, reasons, all.stream().map(SignedCall::observerId).toList(), signature.at()));
+        }
+    }
+
+    private void open(ReviewCase fresh) {
+        cases.saveAndFlush(fresh);
+        show(fresh);
+        news.changed(fresh);
+    }
+
+    private void carryOn(ReviewCase open, Signature signature, SignedCall call, Set<CaseReason> reasons) {
+        if (open.readers().contains(signature.observerId())) {
+            boolean withdrawn = reasons.isEmpty()
+                    && call.taxon().isEmpty()
+                    && open.readers().size() == 1
+                    && open.state() == CaseState.WAITING;
+            if (withdrawn) {
+                open.settle("withdrawn", signature.at());
+            } else {
+                open.signedAnew(reasons, signature.at());
+            }
+        } else if (open.state().isBlind()) {
+            open.readBlind(signature.observerId(), signature.at());
+        } else {
+            open.readOpenly(signature.observerId(), signature.at());
+        }
+        cases.flush();
+        show(open);
+        news.changed(open);
+    }
+
+    /** Keeps what was read from those who are to read it blind, and from nobody else. */
+    void show(ReviewCase of) {
+        trees.showTo(of.treeId(), of.state().isBlind() ? Optional.of(of.readers()) : Optional.empty());
+    }
+
+    /** Why a call that was just signed is to be reviewed; empty: it is not. */
+    private Set<CaseReason> reasons(SurveyedTree tree, SignedCall call, List<SignedCall> all) {
+        Set<CaseReason> reasons = EnumSet.noneOf(CaseReason.class);
+        boolean says = call.outcome().equals("taxon") || call.outcome().equals("group");
+        if (!says) {
+            return reasons; // somebody comes back, or a sample is on its way
+        }
+        boolean differ = all.stream()
+                        .map(SignedCall::taxonName)
+                        .flatMap(Optional::stream)
+                        .distinct()
+                        .count()
+                > 1;
+        if (call.contested() || differ) {
+            reasons.add(CaseReason.CONTESTED);
+        }
+        if (call.taxon().isPresent() && call.tier().equals(Tier.CONTROL.code())) {
+            reasons.add(CaseReason.CONTROL);
+        } else if (call.taxon().isPresent() && call.tier().equals(Tier.RECORD.code()) && call.matters()) {
+            reasons.add(CaseReason.TIER);
+        }
+        if (reasons.isEmpty() && call.taxon().isPresent() && isDrawn(tree)) {
+            reasons.add(CaseReason.DRAWN);
+        }
+        return reasons;
+    }
+
+    /** Whether the lot falls on a tree: by a seed of the survey that nobody is shown, so that nobody can choose. */
+    private boolean isDrawn(SurveyedTree tree) {
+        return jdbc.sql("select draw_seed, plain_share from survey where id = ?")
+                .param(tree.surveyId())
+                .query((row, i) -> lot(row.getLong("draw_seed"), tree.id()) < row.getDouble("plain_share"))
+                .single();
+    }
+
+    /** A number in [0, 1) that a seed and a tree always give, evenly spread. */
+    static double lot(long seed, UUID treeId) {
+        try {
+            byte[] print =
+                    MessageDigest.getInstance("SHA-256").digest((seed + " " + treeId).getBytes(StandardCharsets.UTF_8));
+            long bits = 0;
+            for (int i = 0; i < 6; i++) {
+                bits = bits << 8 | print[i] & 0xff;
+            }
+            return bits / (double) (1L << 48);
+        } catch (NoSuchAlgorithmException missing) {
+            throw new IllegalStateException("every Java has SHA-256", missing);
+        }
+    }
+}

@@ -1,0 +1,95 @@
+package org.goldthistle.review;
+
+import java.util.List;
+import java.util.Set;
+import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.call.SignedCall;
+import org.goldthistle.platform.Problem;
+import org.goldthistle.survey.SurveyedTree;
+
+/** What must hold before a review is decided; each refusal says what was kept and what to do. */
+final class DecisionRules {
+    private static final Set<String> OUTCOMES =
+            Set.of("agree", "overrule", "third-look", "laboratory", "not-separable");
+
+    private DecisionRules() {}
+
+    /** @throws Problem if the observer may not decide this, or not so */
+    static void check(ReviewCase decided, SignedInObserver observer, NewDecision asked, SurveyedTree tree) {
+        if (!ReviewService.decides(observer)) {
+            throw Problem.forbidden(
+                    "role", "Reviewers and leads decide. Nothing was changed; say at the table what you think.");
+        }
+        if (decided.readers().get(0).equals(observer.id())) {
+            throw Problem.forbidden(
+                    "own-case",
+                    "This is about your own call, so somebody else decides. Nothing was changed; say at the table what"
+                            + " you think.");
+        }
+        if (decided.state() != CaseState.TABLE && decided.state() != CaseState.LABORATORY) {
+            throw Problem.conflict(
+                    "not-at-the-table",
+                    decided.state() == CaseState.SETTLED
+                            ? "This case is settled already. Nothing was changed; whoever doubts it signs the tree anew"
+                                    + " on the Bench."
+                            : "This case waits for a blind reading first. Nothing was changed.");
+        }
+        if (!OUTCOMES.contains(asked.outcome())) {
+            throw Problem.unfit(
+                    "no-such-outcome",
+                    "A review ends with one of agree, overrule, third-look, laboratory, not-separable, but \""
+                            + asked.outcome() + "\" was sent. Nothing was changed.");
+        }
+        if (asked.outcome().equals("overrule") && asked.reasons().isBlank()) {
+            throw Problem.unfit(
+                    "reasons-missing",
+                    "Whoever overrules a call says why. Nothing was changed; write your reasons and send again.");
+        }
+        if (asked.outcome().equals("laboratory") && !tree.rules().laboratoryUsed()) {
+            throw Problem.unfit(
+                    "laboratory-unused",
+                    "This survey sends no samples to a laboratory. Nothing was changed; ask for a third look, or call it"
+                            + " not separable.");
+        }
+    }
+
+    /**
+     * The call whose record is taken over.
+     *
+     * @throws Problem if there is none that could stand
+     */
+    static SignedCall source(NewDecision asked, List<SignedCall> signed, SignedInObserver observer) {
+        return switch (asked.outcome()) {
+            case "agree" ->
+                signed.stream()
+                        .filter(call -> call.id().equals(asked.stands()))
+                        .findFirst()
+                        .orElseThrow(() -> Problem.unfit(
+                                "no-such-call",
+                                "Which of the calls stands was not said, or its reader has signed anew. Nothing was changed;"
+                                        + " look at the table again and choose."));
+            case "overrule" ->
+                signed.stream()
+                        .filter(call -> call.observerId().equals(observer.id()))
+                        .findFirst()
+                        .orElseThrow(() -> Problem.unfit(
+                                "own-reading-missing",
+                                "Whoever overrules a call has read the tree and signed it. Nothing was changed; ask for a"
+                                        + " third look, or read it yourself."));
+            default ->
+                signed.stream()
+                        .filter(call -> call.observerId().equals(observer.id()))
+                        .findFirst()
+                        .orElse(signed.get(signed.size() - 1));
+        };
+    }
+
+    /** The code of what is signed in the end. */
+    static String signedAs(NewDecision asked, SignedCall source) {
+        return switch (asked.outcome()) {
+            case "laboratory" -> "laboratory";
+            case "not-separable" -> "group";
+            default -> source.taxon().isPresent() ? "taxon" : "group";
+        };
+    }
+}

@@ -1,0 +1,140 @@
+package org.goldthistle.review;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Duration;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import javax.sql.DataSource;
+import org.postgresql.PGConnection;
+import org.postgresql.PGNotification;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/**
+ * Passes on to open pages which reviews changed, whichever instance changed them. It listens on a connection of its
+ * own; while that is down pages still ask by themselves, only later.
+ */
+@Component
+class NewsStream implements SmartLifecycle {
+    private static final Logger LOG = LoggerFactory.getLogger(NewsStream.class);
+    private static final Duration LISTENED_AT_ONCE = Duration.ofSeconds(15);
+    private static final Duration BEFORE_TRYING_AGAIN = Duration.ofSeconds(2);
+    private static final Duration OPEN_FOR = Duration.ofMinutes(30); // then the page opens it anew, if still signed in
+
+    private final DataSource database;
+    private final ObjectMapper json;
+    private final Map<UUID, Set<SseEmitter>> pages = new ConcurrentHashMap<>();
+    private volatile Thread listener;
+
+    NewsStream(DataSource database, ObjectMapper json) {
+        this.database = database;
+        this.json = json;
+    }
+
+    /** A stream of the cases of a survey that change from now on. */
+    SseEmitter open(UUID surveyId) {
+        SseEmitter page = new SseEmitter(OPEN_FOR.toMillis());
+        Set<SseEmitter> all = pages.computeIfAbsent(surveyId, id -> ConcurrentHashMap.newKeySet());
+        all.add(page);
+        page.onCompletion(() -> all.remove(page));
+        page.onTimeout(page::complete);
+        page.onError(gone -> all.remove(page));
+        send(page, SseEmitter.event().comment("open"));
+        return page;
+    }
+
+    private void listen() {
+        while (listener == Thread.currentThread()) {
+            try (Connection connection = database.getConnection();
+                    Statement statement = connection.createStatement()) {
+                connection.setAutoCommit(true);
+                statement.execute("listen " + News.CHANNEL);
+                PGConnection postgres = connection.unwrap(PGConnection.class);
+                while (listener == Thread.currentThread()) {
+                    passOn(postgres.getNotifications((int) LISTENED_AT_ONCE.toMillis()));
+                }
+                statement.execute("unlisten *");
+            } catch (SQLException down) {
+                LOG.warn("the news of reviews stand still, since the database does not answer", down);
+                rest();
+            }
+        }
+    }
+
+    private void passOn(PGNotification[] heard) {
+        if (heard == null || heard.length == 0) {
+            pages.values()
+                    .forEach(all -> all.forEach(
+                            page -> send(page, SseEmitter.event().comment("still here")))); // finds those who left
+            return;
+        }
+        for (PGNotification one : heard) {
+            News.Changed changed = changed(one.getParameter());
+            pages.getOrDefault(changed.surveyId(), Set.of())
+                    .forEach(page -> send(
+                            page,
+                            SseEmitter.event()
+                                    .name("case")
+                                    .data(changed.caseId().toString())));
+        }
+    }
+
+    private News.Changed changed(String text) {
+        try {
+            return json.readValue(text, News.Changed.class);
+        } catch (JsonProcessingException broken) {
+            throw new IllegalStateException("news were written by this application", broken);
+        }
+    }
+
+    private void send(SseEmitter page, SseEmitter.SseEventBuilder event) {
+        try {
+            page.send(event);
+        } catch (IOException | IllegalStateException gone) {
+            pages.values().forEach(all -> all.remove(page)); // the page was closed
+        }
+    }
+
+    private static void rest() {
+        try {
+            Thread.sleep(BEFORE_TRYING_AGAIN.toMillis());
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    @Override
+    public void start() {
+        Thread thread = new Thread(this::listen, "review-news");
+        thread.setDaemon(true);
+        listener = thread;
+        thread.start();
+    }
+
+    /** Comes before the web server stops, which would wait for open streams. */
+    @Override
+    public void stop() {
+        Thread was = listener;
+        listener = null;
+        if (was != null) {
+            was.interrupt();
+        }
+        pages.values().forEach(all -> all.forEach(SseEmitter::complete));
+        pages.clear();
+    }
+
+    @Override
+    public boolean isRunning() {
+        return listener != null;
+    }
+}

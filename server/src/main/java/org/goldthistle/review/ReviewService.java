@@ -1,0 +1,298 @@
+package org.goldthistle.review;
+
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import org.goldthistle.account.Role;
+import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.audit.AuditTrail;
+import org.goldthistle.audit.Place;
+import org.goldthistle.call.SignedCall;
+import org.goldthistle.call.SignedCalls;
+import org.goldthistle.platform.Problem;
+import org.goldthistle.survey.SurveyedTree;
+import org.goldthistle.survey.TreeService;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What is done to a review: it is taken up, talked over, decided. Every write may be sent twice. */
+@Service
+class ReviewService {
+    private final CaseRepository cases;
+    private final Cases opening;
+    private final CaseLayout layout;
+    private final SignedCalls calls;
+    private final TreeService trees;
+    private final AuditTrail audit;
+    private final News news;
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    ReviewService(
+            CaseRepository cases,
+            Cases opening,
+            CaseLayout layout,
+            SignedCalls calls,
+            TreeService trees,
+            AuditTrail audit,
+            News news,
+            JdbcClient jdbc,
+            Clock clock) {
+        this.cases = cases;
+        this.opening = opening;
+        this.layout = layout;
+        this.calls = calls;
+        this.trees = trees;
+        this.audit = audit;
+        this.news = news;
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    /** A review as the observer may see it. */
+    @Transactional(readOnly = true)
+    CaseDto find(UUID surveyId, UUID caseId, SignedInObserver observer) {
+        ReviewCase found = found(surveyId, caseId);
+        return layout.of(found, trees.tree(surveyId, found.treeId(), observer.id()), observer);
+    }
+
+    /** The latest review of a tree as the observer may see it; empty: there is none. */
+    @Transactional(readOnly = true)
+    Optional<CaseDto> ofTree(UUID surveyId, UUID treeId, SignedInObserver observer) {
+        SurveyedTree tree = trees.tree(surveyId, treeId, observer.id());
+        return cases.findByTreeIdOrderByOpenedAtDesc(tree.id()).stream()
+                .findFirst()
+                .map(found -> layout.of(found, tree, observer));
+    }
+
+    /**
+     * Takes a case up to read its tree blind, or leaves it to somebody else.
+     *
+     * @throws Problem if somebody else reads it, it waits for no reading, or the observer has signed it
+     */
+    @Transactional
+    CaseDto take(UUID surveyId, UUID caseId, SignedInObserver observer, boolean up) {
+        ReviewCase taken = locked(surveyId, caseId);
+        SurveyedTree tree = open(taken, observer);
+        boolean mine = observer.id().equals(taken.takenBy());
+        if (up && !mine) {
+            requireReadable(taken, observer);
+            taken.take(observer.id(), clock.instant());
+        } else if (!up && mine) {
+            taken.release(clock.instant());
+        }
+        cases.flush();
+        news.changed(taken);
+        return layout.of(taken, tree, observer);
+    }
+
+    private void requireReadable(ReviewCase taken, SignedInObserver observer) {
+        if (taken.readers().contains(observer.id())) {
+            throw Problem.forbidden(
+                    "own-case",
+                    "You signed this tree yourself, so somebody else must read it. Nothing was changed; take another"
+                            + " case.");
+        }
+        if (taken.state() == CaseState.READING) {
+            throw Problem.conflict(
+                    "case-taken",
+                    "Somebody else has just taken this case. Nothing was changed; take the next one.",
+                    new Next(nextFor(taken.surveyId(), observer).orElse(null)));
+        }
+        if (taken.state() != CaseState.WAITING) {
+            throw Problem.conflict(
+                    "no-reading-wanted",
+                    "This case waits for no blind reading any more. Nothing was changed; take the next one.",
+                    new Next(nextFor(taken.surveyId(), observer).orElse(null)));
+        }
+    }
+
+    private Optional<UUID> nextFor(UUID surveyId, SignedInObserver observer) {
+        return jdbc.sql("select id from review_case where survey_id = ? and state = 'waiting'"
+                        + " and not ? = any(readers) order by opened_at, id limit 1")
+                .params(surveyId, observer.id())
+                .query(UUID.class)
+                .optional();
+    }
+
+    /** The case that is offered in place of one that was taken; null: none waits. */
+    record Next(UUID next) {}
+
+    /**
+     * Says something of a case, or of one character.
+     *
+     * @throws Problem if the observer is to read it blind, or the id belongs to other words
+     */
+    @Transactional
+    CaseDto say(UUID surveyId, UUID caseId, UUID wordId, SignedInObserver observer, NewWord said) {
+        ReviewCase of = locked(surveyId, caseId);
+        SurveyedTree tree = open(of, observer);
+        requireSeen(tree, observer);
+        requireCharacter(tree, said);
+        int stored = jdbc.sql("insert into review_word (id, case_id, observer_id, character_id, body, written_at)"
+                        + " values (?, ?, ?, ?, ?, ?) on conflict (id) do nothing")
+                .params(
+                        wordId,
+                        caseId,
+                        observer.id(),
+                        said.character(),
+                        said.body().strip(),
+                        Timestamp.from(clock.instant()))
+                .update();
+        if (stored > 0) {
+            news.changed(of);
+        }
+        return layout.of(of, tree, observer);
+    }
+
+    private void requireCharacter(SurveyedTree tree, NewWord said) {
+        boolean known = said.character() == null
+                || calls.of(tree).stream()
+                        .anyMatch(call ->
+                                call.model().sheet().character(said.character()).isPresent());
+        if (!known) {
+            throw Problem.unfit(
+                    "no-such-character",
+                    "The sheet has no character \"" + said.character() + "\". Your words are still on your page; say"
+                            + " them of the case.");
+        }
+    }
+
+    /**
+     * Decides a case. Sent again with the same id, it changes nothing.
+     *
+     * @throws Problem if the observer may not, reasons are missing, or somebody changed the case in the meantime
+     */
+    @Transactional
+    CaseDto decide(UUID surveyId, UUID caseId, UUID decisionId, SignedInObserver observer, NewDecision asked) {
+        ReviewCase decided = locked(surveyId, caseId);
+        SurveyedTree tree = open(decided, observer);
+        if (isKnown(decisionId, caseId, asked)) {
+            return layout.of(decided, tree, observer);
+        }
+        DecisionRules.check(decided, observer, asked, tree);
+        if (!Objects.equals(asked.version(), decided.version())) {
+            throw Problem.stale("case", layout.of(decided, tree, observer));
+        }
+        List<SignedCall> signed = calls.of(tree);
+        SignedCall source = DecisionRules.source(asked, signed, observer);
+        apply(decided, tree, decisionId, observer, asked, signed, source);
+        cases.flush();
+        opening.show(decided);
+        calls.keepStates(trees.tree(surveyId, tree.id(), observer.id()));
+        if (decided.state() == CaseState.SETTLED) {
+            trees.settled(tree.id());
+        }
+        audit.note(
+                Optional.of(observer.id()),
+                "decided the review",
+                new Place(tree.surveyId(), tree.plotId(), tree.id()),
+                null,
+                Map.of("outcome", asked.outcome(), "reasons", asked.reasons()));
+        news.changed(decided);
+        return layout.of(decided, trees.tree(surveyId, tree.id(), observer.id()), observer);
+    }
+
+    private void apply(
+            ReviewCase decided,
+            SurveyedTree tree,
+            UUID decisionId,
+            SignedInObserver observer,
+            NewDecision asked,
+            List<SignedCall> signed,
+            SignedCall source) {
+        boolean third = asked.outcome().equals("third-look");
+        if (!third) {
+            List<UUID> others = asked.outcome().equals("agree")
+                    ? signed.stream()
+                            .map(SignedCall::observerId)
+                            .filter(id -> !id.equals(observer.id()))
+                            .toList()
+                    : List.of();
+            calls.settle(
+                    tree,
+                    new SignedCalls.Settlement(
+                            decided.id(),
+                            decisionId,
+                            observer.id(),
+                            DecisionRules.signedAs(asked, source),
+                            others,
+                            asked.reasons().strip()),
+                    source.id());
+        }
+        jdbc.sql(
+                        "insert into review_decision (id, case_id, observer_id, outcome, determination_id, reasons, decided_at)"
+                                + " values (?, ?, ?, ?, ?, ?, ?)")
+                .params(
+                        decisionId,
+                        decided.id(),
+                        observer.id(),
+                        asked.outcome(),
+                        third ? null : decisionId,
+                        asked.reasons().strip(),
+                        Timestamp.from(clock.instant()))
+                .update();
+        switch (asked.outcome()) {
+            case "third-look" -> decided.thirdLook(clock.instant());
+            case "laboratory" -> decided.laboratory(clock.instant());
+            default -> decided.settle(asked.outcome(), clock.instant());
+        }
+    }
+
+    private boolean isKnown(UUID decisionId, UUID caseId, NewDecision asked) {
+        Optional<Boolean> same = jdbc.sql("select case_id = ? and outcome = ? from review_decision where id = ?")
+                .params(caseId, asked.outcome(), decisionId)
+                .query(Boolean.class)
+                .optional();
+        if (same.isPresent() && !same.get()) {
+            throw Problem.conflict(
+                    "id-taken", "The id of this decision belongs to another one. Nothing was changed; send it anew.");
+        }
+        return same.isPresent();
+    }
+
+    private static void requireSeen(SurveyedTree tree, SignedInObserver observer) {
+        if (tree.isBlindFor(observer.id())) {
+            throw Problem.forbidden(
+                    "read-first",
+                    "This tree waits for a blind reading, and until that is signed only those who have read it talk it"
+                            + " over. Nothing was stored; your words are still on your page.");
+        }
+    }
+
+    private SurveyedTree open(ReviewCase of, SignedInObserver observer) {
+        SurveyedTree tree = trees.tree(of.surveyId(), of.treeId(), observer.id());
+        if (tree.rules().closed()) {
+            throw Problem.conflict(
+                    "survey-closed",
+                    "This survey is closed and can only be read. Nothing was stored; a lead can open it again.");
+        }
+        return tree;
+    }
+
+    private ReviewCase found(UUID surveyId, UUID caseId) {
+        return cases.findBySurveyIdAndId(surveyId, caseId)
+                .orElseThrow(() -> Problem.missing(
+                        "no-such-case", "This survey has no such review. Nothing was stored. Open it from the queue."));
+    }
+
+    /** What happens to one case happens one after the other, and after or before a signature of its tree. */
+    private ReviewCase locked(UUID surveyId, UUID caseId) {
+        jdbc.sql("select tree_id from review_case where id = ?")
+                .param(caseId)
+                .query(UUID.class)
+                .optional()
+                .ifPresent(trees::oneAtATime);
+        return found(surveyId, caseId);
+    }
+
+    /** Whether an observer decides cases. */
+    static boolean decides(SignedInObserver observer) {
+        return observer.role() != Role.CREW;
+    }
+}
