@@ -18,6 +18,19 @@ const GroupSideBySide = lazy(() =>
   import('./features/group/SideBySidePages').then((it) => ({ default: it.GroupSideBySide })),
 )
 
+const SeasonPage = lazy(() =>
+  import('./features/group/GroupPages').then((it) => ({ default: it.SeasonPage })),
+)
+const CharactersPage = lazy(() =>
+  import('./features/group/GroupPages').then((it) => ({ default: it.CharactersPage })),
+)
+const CardPage = lazy(() => import('./features/group/GroupPages').then((it) => ({ default: it.CardPage })))
+const CautionsPage = lazy(() =>
+  import('./features/group/GroupPages').then((it) => ({ default: it.CautionsPage })),
+)
+const VersionsPage = lazy(() =>
+  import('./features/group/GroupPages').then((it) => ({ default: it.VersionsPage })),
+)
 const PlotsPage = lazy(() => import('./features/plot/PlotsPage').then((it) => ({ default: it.PlotsPage })))
 const PlotPage = lazy(() => import('./features/plot/PlotPage').then((it) => ({ default: it.PlotPage })))
 const SettingsPage = lazy(() =>
@@ -32,6 +45,17 @@ const PeoplePage = lazy(() =>
 const GalleryPage = lazy(() =>
   import('./features/group/GalleryPage').then((it) => ({ default: it.GalleryPage })),
 )
+
+const ReviewPage = lazy(() =>
+  import('./features/review/ReviewPage').then((it) => ({ default: it.ReviewPage })),
+)
+const AgreementPage = lazy(() =>
+  import('./features/quality/AgreementPage').then((it) => ({ default: it.AgreementPage })),
+)
+const CaseFilePage = lazy(() =>
+  import('./features/review/CaseFilePage').then((it) => ({ default: it.CaseFilePage })),
+)
+const CasePage = lazy(() => import('./features/review/CasePage').then((it) => ({ default: it.CasePage })))
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -64,9 +88,21 @@ export function App() {
             <Route path="/surveys/:surveyId/plots/:plotId" element={<Fetched page={<PlotPage />} />} />
             <Route path="/surveys/:surveyId/settings" element={<Fetched page={<SettingsPage />} />} />
             <Route path="/surveys/:surveyId/exchange" element={<Fetched page={<ExchangePage />} />} />
+            <Route path="/review" element={<Fetched page={<ReviewPage />} />} />
+            <Route path="/surveys/:surveyId/review/:caseId" element={<Fetched page={<CasePage />} />} />
+            <Route
+              path="/surveys/:surveyId/review/:caseId/file"
+              element={<Fetched page={<CaseFilePage />} />}
+            />
+            <Route path="/quality" element={<Fetched page={<AgreementPage />} />} />
             <Route path="/people" element={<Fetched page={<PeoplePage />} />} />
             <Route path="/groups" element={<GroupsPage />} />
             <Route path="/drawings" element={<Fetched page={<GalleryPage />} />} />
+            <Route path="/groups/:groupId/season" element={<Fetched page={<SeasonPage />} />} />
+            <Route path="/groups/:groupId/characters" element={<Fetched page={<CharactersPage />} />} />
+            <Route path="/groups/:groupId/card" element={<Fetched page={<CardPage />} />} />
+            <Route path="/groups/:groupId/cautions" element={<Fetched page={<CautionsPage />} />} />
+            <Route path="/groups/:groupId/versions" element={<Fetched page={<VersionsPage />} />} />
             <Route path="/groups/:groupId" element={<Fetched page={<GroupSideBySide />} />} />
             <Route path="/surveys/:surveyId/trees/:treeId" element={<Fetched page={<BenchPage />} />} />
             <Route

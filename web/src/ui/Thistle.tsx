@@ -6,6 +6,8 @@ import { counted, percent } from './words'
 type Props = {
   readonly figures: ThistleFigures
   readonly signed: boolean
+  /** Whether a review settled it; drawn as a second rim. */
+  readonly reviewed?: boolean
   readonly className: string
 }
 
@@ -13,18 +15,19 @@ type Props = {
 export function thistleWords(
   { leadName, rivalName, share, contested, spines }: ThistleFigures,
   signed: boolean,
+  reviewed = false,
 ): string {
   const against = spines.filter((spine) => spine.points < 0).length
   return [
     `${leadName} at ${percent(share)}`,
     `${counted(spines.length, 'reading')} weighed against ${rivalName}, ${against} of them against it`,
     contested ? 'contested' : 'not contested',
-    signed ? 'signed' : 'not signed',
+    reviewed ? 'reviewed and agreed' : signed ? 'signed' : 'not signed',
   ].join('; ')
 }
 
 /** Our glyph for a call: a spine a reading, the head filled to the lead's share and bearing its mark. */
-export function Thistle({ figures, signed, className }: Props) {
+export function Thistle({ figures, signed, reviewed = false, className }: Props) {
   const { spines, share, lead, contested } = figures
   const rim = signed ? 'stroke-moss' : 'stroke-ink'
   return (
@@ -32,7 +35,7 @@ export function Thistle({ figures, signed, className }: Props) {
       viewBox="-2.1 -2.1 4.2 4.2"
       className={className}
       role="img"
-      aria-label={thistleWords(figures, signed)}
+      aria-label={thistleWords(figures, signed, reviewed)}
     >
       {spines.map((spine, i) => {
         const against = spine.points < 0
@@ -55,6 +58,7 @@ export function Thistle({ figures, signed, className }: Props) {
         strokeWidth={signed ? 0.2 : 0.12}
         strokeDasharray={contested ? '0.28 0.2' : undefined}
       />
+      {reviewed && <circle r="1.28" className="fill-none stroke-moss" strokeWidth="0.1" />}
       <path d={markPath(lead)} fillRule="evenodd" transform="scale(0.42)" className="fill-ink" />
     </svg>
   )

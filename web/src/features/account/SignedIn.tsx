@@ -4,17 +4,38 @@ import { Navigate, NavLink, Outlet, useLocation, useMatch, useNavigate } from 'r
 import { api, SIGNED_OUT } from '../../api/client'
 import { ObserverContext } from '../../api/observer'
 import { failure, wordsOf } from '../../api/problem'
+import { useSurvey } from '../../api/surveys'
 import { Button } from '../../ui/Button'
 import { Logo } from '../../ui/Logo'
 import { Notice } from '../../ui/Notice'
 import { Palette } from '../../ui/Palette'
 import { useKeys } from '../../ui/useKeys'
+import { queueQuery } from '../review/queries'
 import { usePlaces } from './places'
 import { sessionQuery } from './queries'
 import { YouSheet } from './YouSheet'
 
 const TAB =
-  'flex min-h-12 items-center border-b-[3px] border-transparent px-3 aria-[current=page]:border-thistle aria-[current=page]:font-bold'
+  'flex min-h-12 items-center border-b-[3px] border-transparent px-3 max-sm:px-1.5 aria-[current=page]:border-thistle aria-[current=page]:font-bold'
+
+/** Reviews, with how many wait for this observer. */
+function ReviewTab() {
+  const inReview = useMatch('/surveys/:surveyId/review/*')
+  const { survey } = useSurvey()
+  const queue = useQuery({ ...queueQuery(survey?.id ?? '', { mine: true }), enabled: survey !== undefined })
+  const waiting = queue.data?.forMe ?? 0
+  return (
+    <NavLink to="/review" className={TAB} aria-current={inReview ? 'page' : undefined}>
+      Review
+      {waiting > 0 && (
+        <span className="figure ml-1 rounded-full bg-thistle px-2 text-sm font-bold text-card">
+          {waiting}
+          <span className="sr-only"> for you</span>
+        </span>
+      )}
+    </NavLink>
+  )
+}
 
 /** Every page that needs an observer: the bar above, the page below. */
 export function SignedIn({ children }: { readonly children: ReactNode }) {
@@ -67,6 +88,7 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
             <NavLink to="/plots" className={TAB} aria-current={inPlots ? 'page' : undefined}>
               Plots
             </NavLink>
+            <ReviewTab />
             {onBench && (
               <NavLink to={location.pathname} className={TAB}>
                 Bench
@@ -74,6 +96,9 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
             )}
             <NavLink to="/groups" className={TAB}>
               Groups
+            </NavLink>
+            <NavLink to="/quality" className={`${TAB} max-sm:hidden`}>
+              Quality
             </NavLink>
             {session.data.role === 'lead' && (
               <NavLink to="/people" className={`${TAB} max-sm:hidden`}>

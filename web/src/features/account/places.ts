@@ -39,6 +39,8 @@ export function usePlaces(
   return [
     { id: 'today', words: 'Today', go: () => navigate('/today') },
     { id: 'plots', words: 'Plots', go: () => navigate('/plots') },
+    { id: 'review', words: 'Review', go: () => navigate('/review') },
+    { id: 'quality', words: 'Quality: agreement', go: () => navigate('/quality') },
     { id: 'groups', words: 'Groups', go: () => navigate('/groups') },
     { id: 'drawings', words: 'All drawings', go: () => navigate('/drawings') },
     ...(trees.data ?? []).map((tree) => ({

@@ -10,8 +10,10 @@ const LETTER = 5.9 // units of width, for cutting a label to its room
 const INSET = 4 // between a block and its label
 const LEAST_BEARING = 24 // width of a block that bears its label
 
+type Props = { readonly sheet: Sheet; readonly beam: Pick<BeamView, 'view' | 'against'> }
+
 /** The readings as blocks on a balance: the lead's pan at the left, the rival's at the right. */
-export function BeamPicture({ sheet, beam }: { readonly sheet: Sheet; readonly beam: BeamView }) {
+export function BeamPicture({ sheet, beam }: Props) {
   const { view, against } = beam
   const weights: Weight[] = view.characters.map((id, j) => ({
     name: checkName(sheet, id),

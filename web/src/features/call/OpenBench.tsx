@@ -5,6 +5,7 @@ import { Notice } from '../../ui/Notice'
 import { useKeys } from '../../ui/useKeys'
 import { useNarrow } from '../../ui/useNarrow'
 import { counted } from '../../ui/words'
+import { BenchReview } from '../review/BenchReview'
 import { Beam } from './Beam'
 import { BestNext } from './BestNext'
 import { Check } from './Check'
@@ -33,7 +34,7 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
   const [keysShown, setKeysShown] = useState(false)
   const work = useWork(bench)
   const beam = useBeamView(bench)
-  const cover = useCover()
+  const cover = useCover(bench.blind)
   const inHand = inHandOf(bench, sheet, work, chosen)
   const next = bench.suggested.find((one) => !work.entries.has(one.character))
   const waiting = work.unsent.filter((one) => !one.refused).length
@@ -149,6 +150,7 @@ function Notices({ bench, sheet, waiting }: NoticesProps) {
   return (
     <>
       {waiting > 0 && <Waiting count={waiting} />}
+      <BenchReview bench={bench} />
       {bench.newerVersion !== undefined && bench.newerVersion !== null && (
         <Notice tone="plain">
           The library has version {bench.newerVersion} of this sheet. This call stays on version{' '}

@@ -1,8 +1,11 @@
-import { useQueryClient } from '@tanstack/react-query'
+import { notifyManager, useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { useObserver } from '../../api/observer'
 import { outbox, type Unsent } from './outbox'
 import { benchQuery, sendEntered } from './queries'
+
+// listeners hear of new data before the page is drawn, so that the Bench draws an answer and the emptied outbox in one go
+notifyManager.setScheduler(queueMicrotask)
 
 /** Sends the outbox whatever page is open, and puts what the server answers where the Bench finds it. */
 export function Sending() {
@@ -14,7 +17,7 @@ export function Sending() {
         const answer = await sendEntered(unsent)
         const bench = benchQuery(unsent.surveyId, unsent.treeId)
         await queries.cancelQueries(bench)
-        queries.setQueryData(bench.queryKey, answer)
+        return () => queries.setQueryData(bench.queryKey, answer)
       }),
     [observer, queries],
   )

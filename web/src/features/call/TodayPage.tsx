@@ -9,6 +9,8 @@ import { Notice } from '../../ui/Notice'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { Thistle } from '../../ui/Thistle'
 import { counted, monthName } from '../../ui/words'
+import { needOf } from '../review/caseWords'
+import { queueQuery, useNews } from '../review/queries'
 import { timesIn } from './judgementWords'
 import { todayQuery } from './queries'
 
@@ -32,9 +34,11 @@ export function TodayPage() {
 function Lists({ surveyId }: { readonly surveyId: string }) {
   const observer = useObserver()
   const today = useQuery(todayQuery(surveyId))
+  const second = useQuery(queueQuery(surveyId, { mine: true }))
+  useNews(surveyId)
   if (today.isError) return <Notice tone="wrong">{wordsOf(today.error)}</Notice>
   if (!today.data) return <p role="status">Looking what there is to do …</p>
-  const { walk, walkInAll, settle, settleInAll, secondLook, secondLookInAll } = today.data
+  const { walk, walkInAll, settle, settleInAll } = today.data
   return (
     <div className="mt-3 grid items-start gap-5 lg:grid-cols-3">
       <List
@@ -90,20 +94,22 @@ function Lists({ surveyId }: { readonly surveyId: string }) {
         title="Second look"
         words={
           observer.role === 'crew'
-            ? 'Blind readings asked of you'
-            : 'Contested by others, to be read without knowing what they made of it'
+            ? 'Trees to read without knowing what others made of them'
+            : 'Trees to read blind, and cases to decide'
         }
-        shown={secondLook.length}
-        inAll={secondLookInAll}
+        shown={second.data?.rows.length ?? 0}
+        inAll={second.data?.inAll ?? 0}
       >
-        {secondLook.map((tree) => (
-          <li key={tree.treeId}>
-            <Link to={`/surveys/${surveyId}/trees/${tree.treeId}`} className={ROW}>
+        {second.data?.rows.map((row) => (
+          <li key={row.id}>
+            <Link to={`/surveys/${surveyId}/review/${row.id}`} className={ROW}>
               <span>
                 <span className="block font-semibold">
-                  {tree.plotCode}, tree {tree.tag}
+                  {row.plotCode}, tree {row.tag}
                 </span>
-                <span className="block text-quiet">{tree.groupTitle}</span>
+                <span className="block text-quiet">
+                  {row.groupTitle}: {needOf(row)}
+                </span>
               </span>
             </Link>
           </li>
@@ -154,7 +160,9 @@ function Waiting({ today }: { readonly today: Today }) {
         </li>
       ))}
       {unplayed > 0 && (
-        <li role="status">{counted(unplayed, 'call')} still being played through the year …</li>
+        <li>
+          <span role="status">{counted(unplayed, 'call')} still being played through the year …</span>
+        </li>
       )}
     </ul>
   )

@@ -99,7 +99,7 @@ export function needWords(sheet: Sheet, judgement: Judgement, code: string): str
     'same-lead': 'the same lead with the surroundings and without',
     photo: 'a photo on this call, or the label of a voucher that is kept',
     reason: `a written reason for “${checkName(sheet, about)}”`,
-    'second-observer': "a second observer's blind agreement",
+    'second-observer': "a second observer's blind agreement, asked for once this is signed",
   }
   return words[kind] ?? code
 }

@@ -24,8 +24,8 @@ export type Unsent = {
   readonly refused?: string
 }
 
-/** Hands one entry to the server; throws Away or Problem. */
-export type Send = (unsent: Unsent) => Promise<void>
+/** Hands one entry to the server and answers how to show what came back; throws Away or Problem. */
+export type Send = (unsent: Unsent) => Promise<() => void>
 
 const KEY = 'outbox'
 const FIRST_WAIT = 1000 // milliseconds
@@ -111,8 +111,9 @@ class Outbox {
   /** Sends one entry; false when there is no use in sending the next. */
   private async delivered(next: Unsent, send: Send): Promise<boolean> {
     try {
-      await send(next)
+      const show = await send(next)
       this.wait = FIRST_WAIT
+      show()
       this.drop(next.id)
       return true
     } catch (error) {

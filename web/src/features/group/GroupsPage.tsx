@@ -1,12 +1,29 @@
-import { useQuery } from '@tanstack/react-query'
+import { keepPreviousData, queryOptions, useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
 import { Link } from 'react-router'
+import { api, dataOf } from '../../api/client'
 import { groupsQuery } from '../../api/groups'
 import { wordsOf } from '../../api/problem'
+import type { Group } from '../../api/types'
 import { Notice } from '../../ui/Notice'
+import { monthName } from '../../ui/words'
+import { seasonQuery } from './queries'
 
-/** The groups that get mixed up; each opens side by side. */
+const FEWEST_LETTERS = 3
+
+const namesQuery = (find: string) =>
+  queryOptions({
+    queryKey: ['sheets', 'names', find],
+    queryFn: async ({ signal }) =>
+      dataOf(await api.GET('/api/sheets/names', { params: { query: { find } }, signal })),
+    enabled: find.trim().length >= FEWEST_LETTERS,
+    placeholderData: keepPreviousData,
+  })
+
+/** The groups that get mixed up, and everything that their sheets name. */
 export function GroupsPage() {
   const groups = useQuery(groupsQuery)
+  const [wanted, setWanted] = useState('')
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4">
       <div className="mx-auto w-full max-w-5xl">
@@ -19,23 +36,90 @@ export function GroupsPage() {
             All drawings
           </Link>
         </div>
+        <label className="mb-3 block max-w-xl font-semibold">
+          Look for a tree, a character or a state
+          <input
+            type="search"
+            value={wanted}
+            onChange={(event) => setWanted(event.target.value)}
+            className="mt-1 block min-h-11 w-full rounded-plain border border-edge bg-card px-3"
+          />
+        </label>
+        {wanted.trim().length >= FEWEST_LETTERS && groups.data && (
+          <Found wanted={wanted} groups={groups.data} />
+        )}
         {groups.isError && <Notice tone="wrong">{wordsOf(groups.error)}</Notice>}
         {groups.isPending && <p role="status">Fetching the groups …</p>}
         <ul className="grid gap-3 md:grid-cols-2">
           {groups.data?.map((group) => (
             <li key={group.groupId}>
-              <Link
-                to={`/groups/${group.groupId}`}
-                className="block h-full rounded-plain border border-line bg-card p-4 hover:bg-thistle-wash"
-              >
-                <span className="block font-head text-lg font-bold">{group.title}</span>
-                <span className="mt-1 block">{group.taxa.join(' · ')}</span>
-                <span className="mt-1 block text-quiet">{group.why}</span>
-              </Link>
+              <GroupCard group={group} />
             </li>
           ))}
         </ul>
       </div>
     </main>
+  )
+}
+
+function GroupCard({ group }: { readonly group: Group }) {
+  const month = new Date().getMonth() + 1
+  const season = useQuery(seasonQuery(group.versionId, { stage: 'mature', wounding: false }))
+  const fates = season.data?.months[month - 1]?.taxa
+  return (
+    <Link
+      to={`/groups/${group.groupId}`}
+      className="block h-full rounded-plain border border-line bg-card p-4 hover:bg-thistle-wash"
+    >
+      <span className="block font-head text-lg font-bold">{group.title}</span>
+      <span className="mt-1 block">{group.taxa.join(' · ')}</span>
+      {fates && (
+        <span className="mt-1 block font-semibold">
+          In {monthName(month)} {howOften(fates.map((fate) => fate.settles))}.
+        </span>
+      )}
+      <span className="mt-1 block text-quiet">{group.why}</span>
+    </Link>
+  )
+}
+
+/** How often a mature tree can be named, from the least to the most of the taxa. */
+function howOften(settles: readonly number[]): string {
+  const [least, most] = [Math.round(100 * Math.min(...settles)), Math.round(100 * Math.max(...settles))]
+  if (most < 10) return 'hardly a tree can be named'
+  return least === most
+    ? `${most} trees in 100 can be named`
+    : `${least} to ${most} trees in 100 can be named, by taxon`
+}
+
+/** What the sheets name that is like what was typed. */
+function Found({ wanted, groups }: { readonly wanted: string; readonly groups: readonly Group[] }) {
+  const found = useQuery(namesQuery(wanted))
+  if (found.isError) return <Notice tone="wrong">{wordsOf(found.error)}</Notice>
+  if (!found.data) return <p role="status">Looking …</p>
+  if (found.data.length === 0) return <p className="mb-3">No sheet names anything like that.</p>
+  return (
+    <ul aria-label="Found" className="mb-4 divide-y divide-line border-y border-line bg-card">
+      {found.data.slice(0, 12).map((one) => (
+        <li key={`${one.groupId} ${one.characterId} ${one.name}`}>
+          <Link
+            to={
+              one.kind === 'taxon'
+                ? `/groups/${one.groupId}`
+                : `/groups/${one.groupId}/characters#${one.characterId}`
+            }
+            className="flex min-h-11 flex-wrap items-center gap-x-3 px-3 hover:bg-thistle-wash"
+          >
+            <span className="font-semibold">{one.name}</span>
+            <span className={one.kind === 'taxon' ? 'scientific text-quiet' : 'text-quiet'}>
+              {one.beside}
+            </span>
+            <span className="ml-auto text-sm text-quiet">
+              {groups.find((group) => group.groupId === one.groupId)?.title}
+            </span>
+          </Link>
+        </li>
+      ))}
+    </ul>
   )
 }

@@ -8,6 +8,7 @@ import { Notice } from '../../ui/Notice'
 import { entriesOf } from '../call/entries'
 import { useUnsent } from '../call/outbox'
 import { benchQuery } from '../call/queries'
+import { GroupTabs } from './GroupTabs'
 import { SideBySide } from './SideBySide'
 
 const NOTHING_READ = new Map<string, never>()
@@ -30,11 +31,7 @@ export function GroupSideBySide() {
       stage="mature"
       entries={NOTHING_READ}
       first={sheet.data.taxa.map((one) => one.id)}
-      back={
-        <Link to="/groups" className="inline-flex min-h-11 items-center font-semibold text-thistle underline">
-          All groups
-        </Link>
-      }
+      back={<GroupTabs groupId={groupId} />}
     />
   )
 }

@@ -26,3 +26,27 @@ export const separationQuery = ({ versionId, month, stage, school, taxa }: Quest
       ),
     staleTime: Number.POSITIVE_INFINITY,
   })
+
+/** Through the year; a sheet version never changes, so neither does the answer. */
+export const seasonQuery = (
+  versionId: string,
+  query: { readonly stage: string; readonly wounding: boolean; readonly school?: string },
+) =>
+  queryOptions({
+    queryKey: ['sheets', versionId, 'season', query],
+    queryFn: async ({ signal }) =>
+      dataOf(
+        await api.GET('/api/sheets/{versionId}/season', {
+          params: { path: { versionId }, query },
+          signal,
+        }),
+      ),
+    staleTime: Number.POSITIVE_INFINITY,
+  })
+
+export const versionsQuery = (groupId: string) =>
+  queryOptions({
+    queryKey: ['sheets', 'versions', groupId],
+    queryFn: async ({ signal }) =>
+      dataOf(await api.GET('/api/sheets/versions', { params: { query: { groupId } }, signal })),
+  })

@@ -20,6 +20,7 @@ const FILLS: Readonly<Record<Look, string>> = {
   contested: 'fill-gold-wash stroke-rust',
   waiting: 'fill-slate-wash stroke-slate',
   signed: 'fill-moss stroke-moss',
+  review: 'fill-thistle-wash stroke-thistle',
   stem: 'fill-card stroke-edge',
 }
 
@@ -163,6 +164,7 @@ const Stem = memo(function Stem({ id, tree, words, radius, chosen, onChoose, onO
       {look === 'waiting' && (
         <path d={`M0,${-r * 0.6}V0H${r * 0.5}`} className="fill-none stroke-slate" strokeWidth={r * 0.22} />
       )}
+      {look === 'review' && <circle r={r * 0.4} className="fill-none stroke-thistle" strokeWidth={r * 0.2} />}
       {look === 'signed' && (
         <path
           d={`M${-r * 0.45},0l${r * 0.32},${r * 0.36}l${r * 0.6},${-r * 0.7}`}
@@ -215,7 +217,7 @@ function groupCode(groupId: string): string {
   return second ? first.charAt(0) + second.charAt(0) : first.slice(0, 2)
 }
 
-const SHOWN: readonly Look[] = ['open', 'begun', 'contested', 'waiting', 'signed', 'plain']
+const SHOWN: readonly Look[] = ['open', 'begun', 'contested', 'waiting', 'review', 'signed', 'plain']
 
 /** What the marks and the letters on the map mean. */
 export function MapLegend({ groups }: { readonly groups: readonly string[] }) {
@@ -233,6 +235,7 @@ export function MapLegend({ groups }: { readonly groups: readonly string[] }) {
             {look === 'waiting' && (
               <path d="M0,-0.6V0H0.5" className="fill-none stroke-slate" strokeWidth={0.22} />
             )}
+            {look === 'review' && <circle r={0.4} className="fill-none stroke-thistle" strokeWidth={0.2} />}
             {look === 'signed' && (
               <path d="M-0.45,0l0.32,0.36l0.6,-0.7" className="fill-none stroke-card" strokeWidth={0.3} />
             )}

@@ -101,6 +101,7 @@ export function TreeTable({ trees, taxa, chosen, onChoose }: Props) {
                   <Thistle
                     figures={tree.thistle}
                     signed={tree.standsAs === 'taxon'}
+                    reviewed={tree.reviewed}
                     className="size-8 shrink-0"
                   />
                 )}

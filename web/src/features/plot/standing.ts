@@ -2,7 +2,7 @@ import type { NamedTaxon, TreeRow } from '../../api/types'
 import { monthName } from '../../ui/words'
 
 /** How a tree looks on the map: each is told apart by its shape, not by its colour. */
-export type Look = 'plain' | 'open' | 'begun' | 'contested' | 'waiting' | 'signed' | 'stem'
+export type Look = 'plain' | 'open' | 'begun' | 'contested' | 'waiting' | 'signed' | 'review' | 'stem'
 
 export const LOOK_WORDS: Readonly<Record<Look, string>> = {
   plain: 'nobody doubts it',
@@ -11,12 +11,14 @@ export const LOOK_WORDS: Readonly<Record<Look, string>> = {
   contested: 'contested',
   waiting: 'to come back, or at the laboratory',
   signed: 'signed',
+  review: 'under review, to be read blind',
   stem: 'a stem of another tree’s clone',
 }
 
 export function lookOf(tree: TreeRow): Look {
   if (tree.cloneOf) return 'stem'
   if (tree.standsAs === 'plain') return 'plain'
+  if (tree.standsAs === 'review') return 'review'
   if (tree.contested && tree.standsAs !== 'taxon') return 'contested'
   if (tree.standsAs === 'come-back' || tree.standsAs === 'laboratory') return 'waiting'
   if (tree.standsAs !== 'open') return 'signed'
@@ -39,11 +41,13 @@ export function stateOf(tree: TreeRow, bearer: TreeRow | undefined): string {
     case 'plain':
       return 'plain'
     case 'taxon':
-      return tree.contested ? 'signed, contested' : 'signed'
+      return tree.reviewed ? 'reviewed, agreed' : tree.contested ? 'signed, contested' : 'signed'
     case 'group':
       return 'group only'
     case 'come-back':
       return `come back in ${monthName(tree.comeBackMonth ?? 0)}`
+    case 'review':
+      return 'under review'
     case 'laboratory':
       return 'at the laboratory'
     default:

@@ -185,6 +185,18 @@ function SettingsForm({ surveyId, survey, groups, onKept }: FormProps) {
             words="Samples may go to a laboratory"
             onChange={(laboratoryUsed) => put({ laboratoryUsed })}
           />
+          <Field
+            label="Plain calls that are reviewed all the same, %"
+            type="number"
+            min={0}
+            max={100}
+            step={1}
+            className="max-w-80"
+            value={Math.round(set.plainShare * 1000) / 10}
+            onChange={(event) => put({ plainShare: Number(event.target.value) / 100 })}
+            wrong={wrong('plainShare')}
+            hint="Drawn by lot, so that nobody can choose which."
+          />
         </Part>
         <Part
           title="Groups"
@@ -311,6 +323,7 @@ function settingsOf(survey: Survey | undefined, observerId: string): SurveySetti
     photoPositionKept: false,
     controlUsed: false,
     laboratoryUsed: true,
+    plainShare: 0.05,
     members: [observerId],
     records: [],
   }

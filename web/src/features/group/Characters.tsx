@@ -1,0 +1,174 @@
+import { useState } from 'react'
+import type { Character, Sheet } from '../../api/types'
+import { Drawing } from '../../ui/Drawing'
+import { Mark } from '../../ui/Mark'
+import { OneOf } from '../../ui/OneOf'
+import { counted, monthRuns } from '../../ui/words'
+import { RibbonCell } from './RibbonCell'
+
+const STATIONS = [
+  { value: 'all', text: 'all' },
+  { value: 'stand-off', text: 'stand off' },
+  { value: 'trunk', text: 'trunk' },
+  { value: 'hand', text: 'hand' },
+  { value: 'lens', text: 'lens' },
+  { value: 'cut', text: 'knife' },
+] as const
+
+/** Everything that the sheet knows of each character. */
+export function Characters({ sheet }: { readonly sheet: Sheet }) {
+  const [station, setStation] = useState<(typeof STATIONS)[number]['value']>('all')
+  const [wanted, setWanted] = useState('')
+  const words = wanted.trim().toLowerCase()
+  const shown = sheet.characters.filter(
+    (one) =>
+      (station === 'all' || one.zone === station) &&
+      (words === '' ||
+        [one.name, one.howTo, one.pitfall ?? '', ...one.states.map((state) => state.name)].some((text) =>
+          text.toLowerCase().includes(words),
+        )),
+  )
+  return (
+    <>
+      <h1 className="text-2xl">{sheet.title}: characters</h1>
+      <p className="max-w-prose">
+        {counted(sheet.characters.length, 'character')}, version {sheet.version} of the sheet. {sheet.why}
+      </p>
+      <div className="my-3 flex flex-wrap items-end gap-3">
+        <OneOf label="Station" options={STATIONS} value={station} onChange={setStation} />
+        <label className="font-semibold">
+          Look for
+          <input
+            type="search"
+            value={wanted}
+            onChange={(event) => setWanted(event.target.value)}
+            className="ml-2 min-h-11 rounded-plain border border-edge bg-card px-3"
+          />
+        </label>
+      </div>
+      {shown.length === 0 && <p>No character of this group is like that.</p>}
+      <ul className="grid gap-4">
+        {shown.map((character) => (
+          <li key={character.id}>
+            <CharacterCard sheet={sheet} character={character} />
+          </li>
+        ))}
+      </ul>
+    </>
+  )
+}
+
+type Props = { readonly sheet: Sheet; readonly character: Character }
+
+function CharacterCard({ sheet, character }: Props) {
+  return (
+    <article
+      id={character.id}
+      ref={(card) => {
+        if (card && window.location.hash === `#${character.id}`) card.scrollIntoView()
+      }}
+      className="gallery-row rounded-plain border border-line bg-card p-4"
+    >
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <h2 className="text-lg">{character.name}</h2>
+        <p className="text-quiet">
+          {[character.organ, character.zone === 'cut' ? 'knife' : character.zone.replace('-', ' ')].join(
+            ', ',
+          )}
+          ; {monthRuns(character.months)}
+        </p>
+      </div>
+      {character.states.length > 0 ? (
+        <States sheet={sheet} character={character} />
+      ) : (
+        <ul className="my-2 grid gap-2 sm:grid-cols-2 lg:grid-cols-3">
+          {character.profiles.map((profile, k) => (
+            <li key={profile.taxon}>
+              <span className="flex items-center gap-2 font-semibold">
+                <Mark candidate={k} standing="other" />
+                {sheet.taxa[k]?.commonName}
+                {profile.derived && <span className="font-normal text-quiet">from its parents</span>}
+              </span>
+              {profile.range && <RibbonCell character={character} range={profile.range} values={[]} />}
+            </li>
+          ))}
+        </ul>
+      )}
+      <dl className="grid gap-x-6 gap-y-1 md:grid-cols-[8rem_minmax(0,1fr)]">
+        <dt className="font-semibold">How to look</dt>
+        <dd>{character.howTo}</dd>
+        {character.pitfall && (
+          <>
+            <dt className="font-semibold">Pitfall</dt>
+            <dd>{character.pitfall}</dd>
+          </>
+        )}
+        <dt className="font-semibold">Weight</dt>
+        <dd>
+          <span className="figure">{character.weight.toFixed(2)}</span>
+          {Object.entries(character.schools).map(([school, weight]) => (
+            <span key={school}>
+              ; {school.replace('-', ' ')} <span className="figure">{weight.toFixed(2)}</span>
+            </span>
+          ))}
+          {character.materialMatters && '; less when fallen or from litter'}
+          {character.positionMatters && '; other in shade or on sprouts'}
+        </dd>
+        <dt className="font-semibold">Effort</dt>
+        <dd>
+          {counted(character.minutes, 'minute')}
+          {character.replicates > 1 && `, ${character.replicates} looks`},{' '}
+          {{ none: 'no harm', sample: 'a leaf or twig is taken', wound: 'wounds the tree' }[character.harm]}
+          {character.hazards.length > 0 &&
+            `; caution: ${character.hazards.map((one) => one.topic.replaceAll('-', ' ')).join(', ')}`}
+        </dd>
+      </dl>
+    </article>
+  )
+}
+
+/** The states with their drawings, and how often each taxon shows each. */
+function States({ sheet, character }: Props) {
+  return (
+    <div className="my-2 overflow-x-auto">
+      <table className="text-left">
+        <thead>
+          <tr className="align-bottom">
+            <td />
+            {character.states.map((state) => (
+              <th key={state.id} scope="col" className="w-36 px-2 pb-1 leading-tight font-semibold">
+                {state.draw && <Drawing hint={state.draw} className="mb-1 h-24 w-32" />}
+                {state.name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {sheet.taxa.map((taxon, k) => (
+            <tr key={taxon.id} className="border-t border-line">
+              <th scope="row" className="py-1 pr-3 font-normal">
+                <span className="flex items-center gap-2">
+                  <Mark candidate={k} standing="other" />
+                  {taxon.commonName}
+                </span>
+              </th>
+              {character.states.map((state, i) => {
+                const share = character.profiles[k]?.frequencies?.[i] ?? 0
+                return (
+                  <td key={state.id} className="px-2 py-1">
+                    <span className="flex items-center gap-2">
+                      <span className="h-3 w-20 bg-line">
+                        <span className="block h-3 bg-moss" style={{ width: `${100 * share}%` }} />
+                      </span>
+                      <span className="figure text-sm">{Math.round(100 * share)}</span>
+                    </span>
+                  </td>
+                )
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  )
+}

@@ -1,0 +1,197 @@
+import { useQuery } from '@tanstack/react-query'
+import { Printer } from 'lucide-react'
+import { useState } from 'react'
+import { wordsOf } from '../../api/problem'
+import type { Character, Sheet } from '../../api/types'
+import { Button } from '../../ui/Button'
+import { Drawing } from '../../ui/Drawing'
+import { Mark } from '../../ui/Mark'
+import { Notice } from '../../ui/Notice'
+import { MONTHS, monthName } from '../../ui/words'
+import { separationQuery } from './queries'
+import { RibbonCell } from './RibbonCell'
+
+const MOST_CHARACTERS = 8 // that find room on one page
+const STAGES = ['seedling', 'sapling', 'pole', 'mature'] as const
+
+/** One page of A4 to take along in the rain: gate, best characters of a month, boxes to tick; it folds to A5. */
+export function FieldCard({ sheet }: { readonly sheet: Sheet }) {
+  const [month, setMonth] = useState(new Date().getMonth() + 1)
+  const [stage, setStage] = useState<string>('mature')
+  const powers = useQuery(
+    separationQuery({
+      versionId: sheet.versionId,
+      month,
+      stage,
+      school: undefined,
+      taxa: sheet.taxa.map((one) => one.id),
+    }),
+  )
+  const best = (powers.data ?? [])
+    .filter((power) => power.inSeason && power.bits > 0)
+    .flatMap((power) => sheet.characters.find((one) => one.id === power.character) ?? [])
+    .filter((one) => one.harm !== 'wound')
+    .slice(0, MOST_CHARACTERS)
+  return (
+    <>
+      <div className="my-3 flex flex-wrap items-end gap-3 print:hidden">
+        <label className="font-semibold">
+          Month
+          <select
+            value={month}
+            onChange={(event) => setMonth(Number(event.target.value))}
+            className="ml-2 min-h-11 rounded-plain border border-edge bg-card px-2"
+          >
+            {MONTHS.map((name, i) => (
+              <option key={name} value={i + 1}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="font-semibold">
+          Stage
+          <select
+            value={stage}
+            onChange={(event) => setStage(event.target.value)}
+            className="ml-2 min-h-11 rounded-plain border border-edge bg-card px-2"
+          >
+            {STAGES.map((one) => (
+              <option key={one}>{one}</option>
+            ))}
+          </select>
+        </label>
+        <Button look="main" onClick={() => window.print()}>
+          <Printer aria-hidden className="mr-1 inline size-4" />
+          Print, or keep as PDF
+        </Button>
+      </div>
+      {powers.isError && <Notice tone="wrong">{wordsOf(powers.error)}</Notice>}
+      {powers.isPending && <p role="status">Weighing the characters …</p>}
+      {powers.data && (
+        <article
+          aria-label="Field card"
+          className="case-file mx-auto w-[19cm] max-w-full bg-card p-[0.6cm] text-[9.5pt] leading-tight print:p-0"
+        >
+          <Head sheet={sheet} month={month} stage={stage} />
+          {best.length === 0 && (
+            <p className="my-2 font-bold">
+              Nothing of this group can be read in {monthName(month)} without a wound. Come back in another
+              month.
+            </p>
+          )}
+          <ul>
+            {best.map((character) => (
+              <li key={character.id} className="break-inside-avoid border-b border-line py-1">
+                <CardRow sheet={sheet} character={character} />
+              </li>
+            ))}
+          </ul>
+          {sheet.cautions.length > 0 && (
+            <p className="mt-1 text-[8pt]">
+              <strong>Cautions.</strong> {sheet.cautions.map((one) => one.text).join(' ')} Local rules come
+              first.
+            </p>
+          )}
+        </article>
+      )}
+    </>
+  )
+}
+
+type HeadProps = { readonly sheet: Sheet; readonly month: number; readonly stage: string }
+
+function Head({ sheet, month, stage }: HeadProps) {
+  return (
+    <>
+      <header className="flex items-baseline justify-between gap-3 border-b-2 border-ink">
+        <h1 className="text-[14pt]">{sheet.title}</h1>
+        <span>
+          {monthName(month)}, {stage}; version {sheet.version}
+        </span>
+      </header>
+      <p className="my-1 flex gap-6">
+        {['Plot', 'Tree', 'Read by', 'On'].map((what) => (
+          <span key={what} className="flex-1 border-b border-edge">
+            {what}
+          </span>
+        ))}
+      </p>
+      <ul className="flex flex-wrap gap-x-4">
+        {sheet.taxa.map((taxon, k) => (
+          <li key={taxon.id} className="flex items-center gap-1.5">
+            <Mark candidate={k} standing="other" />
+            {taxon.commonName} <span className="scientific">{taxon.scientificName}</span>
+          </li>
+        ))}
+      </ul>
+      {sheet.gate.length > 0 && (
+        <ul className="mt-1 border-y border-line py-1">
+          {sheet.gate.map((item) => (
+            <li key={item.id} className="flex items-baseline gap-1.5">
+              <Box />
+              <span>
+                <strong>{item.name}</strong>; otherwise {item.otherwise}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  )
+}
+
+/** An empty box to tick. */
+function Box() {
+  return <span aria-hidden className="inline-block size-[0.32cm] shrink-0 border border-ink" />
+}
+
+function CardRow({ sheet, character }: { readonly sheet: Sheet; readonly character: Character }) {
+  const boxes = Array.from({ length: character.replicates }, (_, i) => i)
+  return (
+    <>
+      <p className="flex items-baseline justify-between gap-3">
+        <strong>{character.name}</strong>
+        <span className="flex items-center gap-1">
+          {character.states.length === 0 &&
+            boxes.map((i) => <span key={i} className="inline-block w-[0.9cm] border-b border-ink" />)}
+          {character.states.length === 0 && character.unit}
+        </span>
+      </p>
+      {character.states.length > 0 ? (
+        <ul className="flex flex-wrap gap-x-4 gap-y-1">
+          {character.states.map((state, i) => (
+            <li key={state.id} className="flex w-[4.2cm] items-start gap-1">
+              {state.draw && <Drawing hint={state.draw} className="size-[1.15cm] shrink-0" />}
+              <span>
+                <span className="flex gap-0.5">
+                  {boxes.slice(0, 5).map((box) => (
+                    <Box key={box} />
+                  ))}
+                </span>
+                {state.name}
+                <span className="flex flex-wrap items-center gap-x-1 text-[8pt]">
+                  {sheet.taxa.map((taxon, k) => (
+                    <span key={taxon.id} className="flex items-center gap-0.5">
+                      <Mark candidate={k} standing="other" />
+                      {Math.round(100 * (character.profiles[k]?.frequencies?.[i] ?? 0))}
+                    </span>
+                  ))}
+                </span>
+              </span>
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <ul className="grid grid-cols-3 gap-x-3">
+          {character.profiles.map((profile, k) => (
+            <li key={profile.taxon} className="flex items-center gap-1">
+              <Mark candidate={k} standing="other" />
+              {profile.range && <RibbonCell character={character} range={profile.range} values={[]} />}
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  )
+}

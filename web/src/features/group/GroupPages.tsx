@@ -1,0 +1,124 @@
+import { useQuery } from '@tanstack/react-query'
+import type { ReactNode } from 'react'
+import { useParams } from 'react-router'
+import { groupsQuery } from '../../api/groups'
+import { wordsOf } from '../../api/problem'
+import { sheetQuery } from '../../api/sheets'
+import type { Sheet } from '../../api/types'
+import { Notice } from '../../ui/Notice'
+import { dayAndTime } from '../../ui/words'
+import { Characters } from './Characters'
+import { FieldCard } from './FieldCard'
+import { GroupTabs } from './GroupTabs'
+import { versionsQuery } from './queries'
+import { Season } from './Season'
+
+/** The newest sheet of the group in the address, on a page of its own. */
+function OnGroup({ show }: { readonly show: (sheet: Sheet) => ReactNode }) {
+  const { groupId = '' } = useParams()
+  const groups = useQuery(groupsQuery)
+  const group = groups.data?.find((one) => one.groupId === groupId)
+  const sheet = useQuery({ ...sheetQuery(group?.versionId ?? ''), enabled: group !== undefined })
+  const failed = groups.error ?? sheet.error
+  return (
+    <main className="relative min-h-0 flex-1 overflow-y-auto p-4 print:overflow-visible print:p-0">
+      <div className="mx-auto w-full max-w-6xl">
+        <GroupTabs groupId={groupId} />
+        {failed && <Notice tone="wrong">{wordsOf(failed)}</Notice>}
+        {groups.data && !group && (
+          <Notice tone="wrong">The library has no such group. Choose one from the list.</Notice>
+        )}
+        {!failed && group && !sheet.data && <p role="status">Fetching the sheet …</p>}
+        {sheet.data && show(sheet.data)}
+      </div>
+    </main>
+  )
+}
+
+export function SeasonPage() {
+  return <OnGroup show={(sheet) => <Season sheet={sheet} />} />
+}
+
+export function CharactersPage() {
+  return <OnGroup show={(sheet) => <Characters sheet={sheet} />} />
+}
+
+export function CardPage() {
+  return <OnGroup show={(sheet) => <FieldCard key={sheet.versionId} sheet={sheet} />} />
+}
+
+export function CautionsPage() {
+  return <OnGroup show={(sheet) => <Cautions sheet={sheet} />} />
+}
+
+export function VersionsPage() {
+  return <OnGroup show={(sheet) => <Versions sheet={sheet} />} />
+}
+
+function Cautions({ sheet }: { readonly sheet: Sheet }) {
+  const checks = (topic: string) =>
+    sheet.characters
+      .filter((one) => one.hazards.some((hazard) => hazard.topic === topic))
+      .map((one) => one.name.toLowerCase())
+  return (
+    <>
+      <h1 className="text-2xl">{sheet.title}: cautions</h1>
+      <p className="mb-3 max-w-prose">
+        They are shown on the Bench where they apply. Your own district’s rules come first, and control work
+        is for trained, licensed people.
+      </p>
+      <ul className="grid gap-3 md:grid-cols-2">
+        {sheet.cautions.map((one) => (
+          <li
+            key={one.topic}
+            className="rounded-plain border border-line border-l-4 border-l-rust bg-card p-3"
+          >
+            <h2 className="text-base first-letter:uppercase">{one.topic.replaceAll('-', ' ')}</h2>
+            <p>{one.text}</p>
+            {checks(one.topic).length > 0 && (
+              <p className="mt-1 text-sm text-quiet">Shown with: {checks(one.topic).join(', ')}.</p>
+            )}
+          </li>
+        ))}
+      </ul>
+    </>
+  )
+}
+
+function Versions({ sheet }: { readonly sheet: Sheet }) {
+  const versions = useQuery(versionsQuery(sheet.groupId))
+  return (
+    <>
+      <h1 className="text-2xl">{sheet.title}: versions</h1>
+      <p className="mb-3 max-w-prose">
+        A signed call keeps the version it was signed with, and gives the same figures for ever.
+      </p>
+      {versions.isError && <Notice tone="wrong">{wordsOf(versions.error)}</Notice>}
+      <ul className="divide-y divide-line border-y border-line bg-card">
+        {versions.data?.map((one) => (
+          <li key={one.id} className="flex flex-wrap items-center gap-x-4 px-3 py-2">
+            <span className="font-semibold">Version {one.version}</span>
+            <span>{one.builtIn ? 'came with the application' : 'made here'}</span>
+            <span className="text-quiet">{dayAndTime(one.createdAt)}</span>
+            <span className="figure text-sm text-quiet" title={one.sha256}>
+              {one.sha256.slice(0, 12)}
+            </span>
+            <a
+              href={`/api/sheets/${one.id}/file`}
+              download
+              className="ml-auto inline-flex min-h-11 items-center font-semibold text-thistle underline"
+            >
+              Its file (JSON)
+            </a>
+          </li>
+        ))}
+      </ul>
+      <h2 className="mt-4 text-lg">Sources</h2>
+      <ul className="list-disc pl-6">
+        {sheet.sources.map((source) => (
+          <li key={source}>{source}</li>
+        ))}
+      </ul>
+    </>
+  )
+}

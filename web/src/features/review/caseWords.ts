@@ -1,0 +1,56 @@
+import type { ReviewRow } from '../../api/types'
+import { counted } from '../../ui/words'
+
+const REASONS: Readonly<Record<string, string>> = {
+  contested: 'contested',
+  tier: 'a weighty record',
+  control: 'for control',
+  drawn: 'drawn by lot',
+}
+
+/** Why a call is reviewed, in words. */
+export function reasonOf(code: string): string {
+  return REASONS[code] ?? code
+}
+
+export const REASON_CODES = Object.keys(REASONS)
+
+/** What a case waits for, in words. */
+export function needOf({ needs, state, looks, takenBy, mine, outcome }: ReviewRow): string {
+  if (state === 'settled') return outcomeOf(outcome)
+  if (mine) return 'you are reading it'
+  if (state === 'reading') return `${takenBy} is reading it`
+  if (needs === 'blind-reading') return looks > 1 ? 'a third look, blind' : 'a blind reading'
+  if (needs === 'laboratory') return 'the laboratory'
+  return 'a decision'
+}
+
+const OUTCOMES: Readonly<Record<string, string>> = {
+  agree: 'agreed',
+  overrule: 'overruled',
+  'third-look': 'third look asked for',
+  laboratory: 'sent to the laboratory',
+  'not-separable': 'not separable',
+  withdrawn: 'withdrawn by its reader',
+}
+
+export function outcomeOf(code: string | null | undefined): string {
+  return OUTCOMES[code ?? ''] ?? code ?? ''
+}
+
+const WHY_NOT: Readonly<Record<string, string>> = {
+  own: 'not by you: it is your own call',
+  taken: 'not now: somebody else is at it',
+  role: 'a reviewer decides',
+  closed: 'the survey is closed',
+}
+
+export function whyNotOf(code: string | null | undefined): string {
+  return code ? (WHY_NOT[code] ?? code) : ''
+}
+
+/** How long ago, in days, as people say it. */
+export function ageOf(instant: string, now = Date.now()): string {
+  const days = Math.max(0, Math.floor((now - Date.parse(instant)) / 86_400_000))
+  return days === 0 ? 'today' : `${counted(days, 'day')}`
+}

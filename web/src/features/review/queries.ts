@@ -1,0 +1,123 @@
+import { keepPreviousData, queryOptions, useQueryClient } from '@tanstack/react-query'
+import { useEffect } from 'react'
+import { api, dataOf } from '../../api/client'
+import { failure } from '../../api/problem'
+import type { ReviewCase } from '../../api/types'
+
+/** What of the queue is shown; nothing said: everything. */
+export type Filter = {
+  readonly settled?: boolean
+  readonly mine?: boolean
+  readonly group?: string
+  readonly plot?: string
+  readonly reason?: string
+  readonly days?: number
+  readonly from?: number
+}
+
+const SELDOM = 60_000 // milliseconds; news come by themselves, unless something stands between
+
+export const queueQuery = (surveyId: string, filter: Filter) =>
+  queryOptions({
+    queryKey: ['surveys', surveyId, 'review', 'queue', filter],
+    queryFn: async ({ signal }) =>
+      dataOf(
+        await api.GET('/api/surveys/{surveyId}/review', {
+          params: { path: { surveyId }, query: filter },
+          signal,
+        }),
+      ),
+    placeholderData: keepPreviousData,
+    refetchInterval: SELDOM,
+  })
+
+export const caseQuery = (surveyId: string, caseId: string) =>
+  queryOptions({
+    queryKey: ['surveys', surveyId, 'review', 'case', caseId],
+    queryFn: async ({ signal }) =>
+      dataOf(
+        await api.GET('/api/surveys/{surveyId}/review/{caseId}', {
+          params: { path: { surveyId, caseId } },
+          signal,
+        }),
+      ),
+    refetchInterval: SELDOM,
+  })
+
+/** The latest review of a tree; null: it never had one. */
+export const caseOfTreeQuery = (surveyId: string, treeId: string) =>
+  queryOptions({
+    queryKey: ['surveys', surveyId, 'review', 'tree', treeId],
+    queryFn: async ({ signal }): Promise<ReviewCase | null> => {
+      const { data, error, response } = await api.GET('/api/surveys/{surveyId}/trees/{treeId}/review', {
+        params: { path: { surveyId, treeId } },
+        signal,
+      })
+      if (!response.ok) throw failure(response.status, error)
+      return response.status === 204 ? null : (data ?? null)
+    },
+    refetchInterval: SELDOM,
+  })
+
+export async function sendTaken(surveyId: string, caseId: string, up: boolean): Promise<ReviewCase> {
+  const params = { path: { surveyId, caseId } }
+  const path = '/api/surveys/{surveyId}/review/{caseId}/taken'
+  return dataOf(up ? await api.PUT(path, { params }) : await api.DELETE(path, { params }))
+}
+
+export async function sendWord(
+  surveyId: string,
+  caseId: string,
+  wordId: string,
+  body: { character?: string | null; body: string },
+): Promise<ReviewCase> {
+  return dataOf(
+    await api.PUT('/api/surveys/{surveyId}/review/{caseId}/words/{wordId}', {
+      params: { path: { surveyId, caseId, wordId } },
+      body,
+    }),
+  )
+}
+
+export type Outcome = 'agree' | 'overrule' | 'third-look' | 'laboratory' | 'not-separable'
+
+export async function sendDecision(
+  surveyId: string,
+  caseId: string,
+  decisionId: string,
+  body: { outcome: Outcome; stands?: string | null; reasons: string; version: number },
+): Promise<ReviewCase> {
+  return dataOf(
+    await api.PUT('/api/surveys/{surveyId}/review/{caseId}/decisions/{decisionId}', {
+      params: { path: { surveyId, caseId, decisionId } },
+      body,
+    }),
+  )
+}
+
+/** Fetches the reviews of a survey anew as soon as the server says that one changed; without news they are asked for. */
+export function useNews(surveyId: string | undefined): void {
+  const queries = useQueryClient()
+  useEffect(() => {
+    if (!surveyId) return
+    const news = new EventSource(`/api/surveys/${surveyId}/review/news`)
+    const changed = () => queries.invalidateQueries({ queryKey: ['surveys', surveyId, 'review'] })
+    news.addEventListener('case', changed)
+    return () => news.close()
+  }, [surveyId, queries])
+}
+
+/** The print of a settled case's file. */
+export const caseFileQuery = (surveyId: string, caseId: string) =>
+  queryOptions({
+    queryKey: ['surveys', surveyId, 'review', 'file', caseId],
+    queryFn: async ({ signal }) => {
+      const file = dataOf(
+        await api.GET('/api/surveys/{surveyId}/review/{caseId}/file', {
+          params: { path: { surveyId, caseId } },
+          signal,
+        }),
+      ) as unknown as { readonly sha256: string }
+      return file.sha256
+    },
+  })
