@@ -1,22 +1,13 @@
 // How long it takes from a key press on the Bench to the repainted beam, in Chromium, with the largest sheet.
 // usage: node key-press.mjs URL CALL-SIGN PASSPHRASE
-import { chromium } from 'playwright-core'
+import { signedInPage } from './page.mjs'
 
 const WARM_UP = 40
 const MEASURED = 300
 const TAG = 4 // an alder: 16 characters, 4 taxa
 
 const [url, callSign, passphrase] = process.argv.slice(2)
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync'],
-})
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-page.setDefaultTimeout(20_000)
-await page.goto(url)
-await page.getByLabel('Call sign').fill(callSign)
-await page.getByLabel('Passphrase').fill(passphrase)
-await page.getByText('Sign in', { exact: true }).click()
+const { browser, page } = await signedInPage(url, callSign, passphrase)
 await page.getByRole('link', { name: 'Plots' }).click()
 await page.getByText('Kettle Moss 07').click()
 await page.getByRole('button', { name: `Tree ${TAG}`, exact: true }).click()

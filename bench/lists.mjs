@@ -53,7 +53,7 @@ const lists = [
       ),
   ],
   [
-    'today: walk, settle, second look',
+    'today: walk and settle',
     () => call('GET', `/api/surveys/${survey}/today`),
     () =>
       sql(

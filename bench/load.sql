@@ -38,9 +38,9 @@ read as (
     from made m, (values ('bark-base', 'cracked'), ('twig-warts', 'few'), ('crown-twigs', 'drooping-tips'),
         ('twig-feel', 'rough')) c (character, state)
 )
-insert into call_state (tree_id, observer_id, call_id, readings, verdict, contested, thistle, changed_at, settles,
+insert into call_state (tree_id, survey_id, observer_id, call_id, readings, verdict, contested, thistle, changed_at, settles,
     checks, best_month, outlook_of)
-select m.tree_id, m.observer_id, m.id, 4, 'open', t.contested,
+select m.tree_id, :'survey', m.observer_id, m.id, 4, 'open', t.contested,
     (select thistle from call_state limit 1), now(),
     array(select round((0.1 + 0.07 * ((k + hashtext(m.tree_id::text)) % 12 + 12) % 12)::numeric, 3)::float8
         from generate_series(1, 12) k),
@@ -48,4 +48,4 @@ select m.tree_id, m.observer_id, m.id, 4, 'open', t.contested,
 from made m join tree t on t.id = m.tree_id;
 
 update call_state set outlook_of = changed_at where outlook_of is distinct from changed_at;
-analyze;
+analyze survey, survey_member, plot, tree, call, reading, call_state;

@@ -24,22 +24,31 @@ final class Application implements AutoCloseable {
     static final String PASSPHRASE = "kettle-moss-e2e";
     private static final Path JAR = Path.of("../server/target/goldthistle.jar");
     private static final Path LOG = Path.of("target/application.log");
-    private static final Duration PATIENCE = Duration.ofSeconds(120);
+    private static final Duration PATIENCE = Duration.ofSeconds(240);
 
     private final int port = freePort();
+    private final boolean playsMonths;
     private Process process;
 
-    /** Starts on an emptied database. */
-    static Application startAfresh() {
+    private Application(boolean playsMonths) {
+        this.playsMonths = playsMonths;
+    }
+
+    /**
+     * Starts on an emptied database.
+     *
+     * @param playsMonths whether it plays the months ahead of contested calls through at once
+     */
+    static Application startAfresh(boolean playsMonths) {
         empty();
-        var application = new Application();
+        var application = new Application(playsMonths);
         application.start();
         return application;
     }
 
     /** Another instance on the same database, as behind a proxy. */
     Application another() {
-        var other = new Application();
+        var other = new Application(playsMonths);
         other.start();
         return other;
     }
@@ -59,6 +68,7 @@ final class Application implements AutoCloseable {
         environment.put("GOLDTHISTLE_DEMO", "true");
         environment.put("GOLDTHISTLE_DEMO_PASSPHRASE", PASSPHRASE);
         environment.put("SPRING_DATASOURCE_URL", databaseUrl());
+        environment.put("GOLDTHISTLE_OUTLOOK_REST", playsMonths ? "0s" : "1h");
         builder.redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(LOG.toFile()));
         try {
             process = builder.start();
@@ -94,7 +104,7 @@ final class Application implements AutoCloseable {
                 if (http.send(health, HttpResponse.BodyHandlers.ofString()).statusCode() == 200) {
                     return;
                 }
-                Thread.onSpinWait();
+                pause();
             } catch (IOException notYet) {
                 pause();
             } catch (InterruptedException stopped) {

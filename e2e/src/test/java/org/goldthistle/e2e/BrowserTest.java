@@ -38,7 +38,7 @@ abstract class BrowserTest {
 
     @BeforeAll
     void start() {
-        application = Application.startAfresh();
+        application = Application.startAfresh(playsMonths());
         playwright = Playwright.create();
         browser = playwright
                 .chromium()
@@ -46,6 +46,11 @@ abstract class BrowserTest {
                         .setExecutablePath(Path.of("/usr/bin/chromium"))
                         .setHeadless(true)
                         .setArgs(CHROMIUM_FLAGS));
+    }
+
+    /** Whether the months ahead of the demo's contested calls are played through, which takes a while. */
+    protected boolean playsMonths() {
+        return false;
     }
 
     @AfterEach

@@ -86,12 +86,13 @@ class OutcomesTest extends BrowserTest {
 
         Locator sheet = bench.openSigning("Sign downy birch");
         Locator conditions = sheet.getByRole(AriaRole.REGION, new Locator.GetByRoleOptions().setName("Conditions"));
-        assertThat(conditions).containsText("a second observer's blind agreement, still missing");
+        assertThat(conditions)
+                .containsText("a second observer's blind agreement, asked for once this is signed, still missing");
         assertThat(conditions).containsText("at least one reading, met");
         sign(sheet);
 
         assertThat(sheet.getByRole(AriaRole.ALERT)).containsText("Still needed:");
-        assertThat(sheet.getByRole(AriaRole.ALERT)).containsText("second-observer");
+        assertThat(sheet.getByRole(AriaRole.ALERT)).containsText("quorum");
     }
 
     @Test

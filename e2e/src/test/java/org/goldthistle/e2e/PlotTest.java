@@ -14,6 +14,11 @@ import org.junit.jupiter.api.Test;
 /** The walk around the Bench: plots, trees, people and files on screen. */
 class PlotTest extends BrowserTest {
 
+    @Override
+    protected boolean playsMonths() {
+        return true;
+    }
+
     @Test
     void a_plot_is_recorded_walked_and_not_closed_before_its_calls_are_signed() {
         Page dipper = signedIn("Dipper");

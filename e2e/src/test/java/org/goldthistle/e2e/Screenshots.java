@@ -8,6 +8,11 @@ import org.junit.jupiter.api.Test;
 class Screenshots extends BrowserTest {
     private final Path folder = Path.of(System.getProperty("goldthistle.shots", "target/shots"));
 
+    @Override
+    protected boolean playsMonths() {
+        return true;
+    }
+
     @Test
     void main_views() {
         shoot(stranger(1280, 800), "sign-in");
@@ -47,6 +52,7 @@ class Screenshots extends BrowserTest {
         bench.sign("silver birch", "Slow-grown twigs, so fewer warts than usual.");
         walkAndLibrary();
         phoneAndLead();
+        review();
     }
 
     private void walkAndLibrary() {
@@ -80,6 +86,22 @@ class Screenshots extends BrowserTest {
         lead.getByText("Plots").click();
         lead.getByText("Heron Carr 02").waitFor();
         shoot(lead, "plots");
+    }
+
+    private void review() {
+        Page lead = signedIn("Treecreeper");
+        lead.navigate("/review");
+        lead.getByText("a decision").first().waitFor();
+        shoot(lead, "review");
+        lead.getByText("they differ").first().click();
+        lead.getByText("What they read").waitFor();
+        shoot(lead, "case");
+        lead.navigate("/groups/alders/season");
+        lead.getByText("Who is taken for whom").first().waitFor();
+        shoot(lead, "season");
+        lead.navigate("/quality");
+        lead.getByText("kappa").first().waitFor();
+        shoot(lead, "agreement");
     }
 
     private void shoot(Page page, String name) {
