@@ -17,6 +17,7 @@ import org.goldthistle.core.sheet.Absence;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.Effort;
 import org.goldthistle.core.sheet.Fallback;
+import org.goldthistle.core.sheet.FirstLook;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.Guidance;
 import org.goldthistle.core.sheet.Habitat;
@@ -56,6 +57,7 @@ public final class Sheets {
                 "made up",
                 taxa,
                 new Fallback("Testus sp.", "some test"),
+                FirstLook.SILENT,
                 List.of(),
                 List.of(characters),
                 List.of(),

@@ -8,13 +8,6 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.DecimalNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import com.networknt.schema.JsonSchema;
-import com.networknt.schema.JsonSchemaFactory;
-import com.networknt.schema.SpecVersion;
-import com.networknt.schema.ValidationMessage;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
@@ -39,18 +32,9 @@ public final class CaseFileJson {
             .enable(JsonNodeFeature.WRITE_PROPERTIES_SORTED)
             .build()
             .writer();
-    private static final JsonSchema SCHEMA = load();
+    private static final SchemaFile SCHEMA = SchemaFile.of("/case-file.schema.json");
 
     private CaseFileJson() {}
-
-    private static JsonSchema load() {
-        try (InputStream in = CaseFileJson.class.getResourceAsStream("/case-file.schema.json")) {
-            return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
-                    .getSchema(in);
-        } catch (IOException unreadable) {
-            throw new UncheckedIOException(unreadable);
-        }
-    }
 
     /**
      * What was in a file.
@@ -87,8 +71,7 @@ public final class CaseFileJson {
      */
     public static CaseFile read(String text) {
         JsonNode file = JsonFile.parse(text);
-        List<Refusal> breaks =
-                SCHEMA.validate(file).stream().map(CaseFileJson::refusal).toList();
+        List<Refusal> breaks = SCHEMA.breaks(file);
         if (!breaks.isEmpty()) {
             throw new RefusedException(breaks);
         }
@@ -110,10 +93,6 @@ public final class CaseFileJson {
                         : Optional.empty(),
                 shares,
                 print(data).equals(file.path("sha256").asText()));
-    }
-
-    private static Refusal refusal(ValidationMessage message) {
-        return new Refusal(message.getInstanceLocation().toString(), "what breaks the schema", message.getMessage());
     }
 
     /** The same data with every number as a decimal without trailing zeros, however it was spelt. */

@@ -1,37 +1,22 @@
 package org.goldthistle.formats;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.networknt.schema.JsonSchema;
-import com.networknt.schema.JsonSchemaFactory;
-import com.networknt.schema.SpecVersion;
 import com.networknt.schema.ValidationMessage;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.util.Comparator;
 import java.util.List;
 
 /** The published schema of drawings: which parts are drawn, and with which parameters. An unknown part passes. */
 final class DrawingSchema {
-    private static final JsonSchema SCHEMA = load();
+    private static final SchemaFile SCHEMA = SchemaFile.of("/drawing.schema.json");
 
     private DrawingSchema() {}
-
-    private static JsonSchema load() {
-        try (InputStream in = DrawingSchema.class.getResourceAsStream("/drawing.schema.json")) {
-            return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
-                    .getSchema(in);
-        } catch (IOException unreadable) {
-            throw new UncheckedIOException(unreadable);
-        }
-    }
 
     /** One place where a drawing breaks the schema: the parameter, and what was expected of it. */
     record Break(String parameter, String expected) {}
 
     /** Every place where a drawing breaks the schema, by parameter. */
     static List<Break> breaks(JsonNode drawing) {
-        return SCHEMA.validate(drawing).stream()
+        return SCHEMA.messages(drawing).stream()
                 .map(DrawingSchema::brokenAt)
                 .sorted(Comparator.comparing(Break::parameter))
                 .toList();

@@ -17,6 +17,7 @@ import org.goldthistle.core.sheet.DiscriminantIndex;
 import org.goldthistle.core.sheet.Drawing;
 import org.goldthistle.core.sheet.Effort;
 import org.goldthistle.core.sheet.Fallback;
+import org.goldthistle.core.sheet.FirstLook;
 import org.goldthistle.core.sheet.GateItem;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.Guidance;
@@ -44,6 +45,7 @@ import org.goldthistle.core.sheet.StateScale;
 import org.goldthistle.core.sheet.Taxon;
 import org.goldthistle.core.sheet.TaxonName;
 import org.goldthistle.core.sheet.TaxonOrigin;
+import org.goldthistle.core.sheet.Trait;
 import org.goldthistle.core.sheet.Trust;
 import org.goldthistle.core.sheet.Zone;
 
@@ -51,6 +53,9 @@ import org.goldthistle.core.sheet.Zone;
 public final class GroupSheetJson {
     /** The word in {@code format} that a sheet of this kind starts with. */
     public static final String FORMAT = "goldthistle-group/1";
+
+    private static final String SCHEMA_FILE = "/group-sheet.schema.json";
+    private static final SchemaFile SCHEMA = SchemaFile.of(SCHEMA_FILE);
 
     private GroupSheetJson() {}
 
@@ -61,6 +66,27 @@ public final class GroupSheetJson {
      */
     public static GroupSheet read(String text) {
         return read(JsonFile.parse(text));
+    }
+
+    /**
+     * Reads a sheet that somebody made elsewhere: beside what {@link #read(String)} refuses, keys that the format does
+     * not know are refused, since what they say would be lost.
+     *
+     * @throws RefusedException with every place where the text breaks the format, a rule of the sheet or the schema
+     */
+    public static GroupSheet readStrictly(String text) {
+        JsonNode node = JsonFile.parse(text);
+        GroupSheet sheet = read(node);
+        List<Refusal> breaks = SCHEMA.breaks(node);
+        if (!breaks.isEmpty()) {
+            throw new RefusedException(breaks);
+        }
+        return sheet;
+    }
+
+    /** The published JSON Schema of sheets. */
+    public static String schema() {
+        return SchemaFile.text(SCHEMA_FILE);
     }
 
     private static GroupSheet read(JsonNode node) {
@@ -83,19 +109,29 @@ public final class GroupSheetJson {
         String why = fields.text("why");
         List<Taxon> taxa = fields.objects("taxa", false, GroupSheetJson::taxon);
         Fallback fallback = fallback(fields.object("fallback"));
+        FirstLook firstLook = firstLook(fields);
         List<GateItem> gate = fields.objects("gate", true, GroupSheetJson::gateItem);
         List<DiagnosticCharacter> characters = fields.objects("characters", false, GroupSheetJson::character);
         List<DiscriminantIndex> indices = fields.objects("indices", true, GroupSheetJson::index);
         List<Caution> cautions = fields.objects("cautions", true, GroupSheetJson::caution);
         List<String> sources = fields.texts("sources");
-        return fields.build(() ->
-                new GroupSheet(id, title, region, why, taxa, fallback, gate, characters, indices, cautions, sources));
+        return fields.build(() -> new GroupSheet(
+                id, title, region, why, taxa, fallback, firstLook, gate, characters, indices, cautions, sources));
     }
 
     private static Fallback fallback(JsonFields fields) {
         String scientificName = fields.text("scientificName");
         String commonName = fields.text("commonName");
         return fields.build(() -> new Fallback(scientificName, commonName));
+    }
+
+    private static FirstLook firstLook(JsonFields sheet) {
+        if (!sheet.has("firstLook")) {
+            return FirstLook.SILENT;
+        }
+        JsonFields fields = sheet.object("firstLook");
+        Map<Trait, List<String>> shown = fields.textsByCode(Trait.values());
+        return fields.build(() -> new FirstLook(shown));
     }
 
     private static Taxon taxon(JsonFields fields) {
@@ -185,7 +221,20 @@ public final class GroupSheetJson {
             return fields.build(() -> new StateScale(ordered, states));
         }
         Measure measure = fields.coded("kind", Measure.values());
+        Optional<String> unit = fields.optionalText("unit");
+        if (measure != null && unit.isPresent() && !unit.equals(unit(measure))) {
+            fields.refuses("unit", "\"" + unit.get() + "\"", unit(measure).orElse("none") + " for a " + kind);
+        }
         return measure == null ? null : new NumberScale(measure);
+    }
+
+    /** The unit of a measure, if it has one. */
+    static Optional<String> unit(Measure measure) {
+        return switch (measure) {
+            case LENGTH -> Optional.of("mm");
+            case ANGLE -> Optional.of("degrees");
+            case COUNT, RATIO -> Optional.empty();
+        };
     }
 
     private static Optional<Drawing> optionalDrawing(JsonFields fields) {

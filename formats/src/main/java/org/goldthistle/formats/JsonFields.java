@@ -168,6 +168,20 @@ final class JsonFields {
         return map;
     }
 
+    /** This object, its keys codes and its values lists of texts. */
+    <T extends Coded> Map<T, List<String>> textsByCode(T[] all) {
+        Map<T, List<String>> map = new LinkedHashMap<>();
+        object.properties().forEach(field -> {
+            Optional<T> found = Coded.find(all, field.getKey());
+            if (found.isEmpty()) {
+                refuses("", "\"" + field.getKey() + "\"", Coded.codes(all));
+            }
+            List<String> words = texts(field.getKey());
+            found.ifPresent(code -> map.put(code, words));
+        });
+        return map;
+    }
+
     /** An object with any keys whose values are numbers. */
     Map<String, Double> numbersByKey() {
         Map<String, Double> map = new LinkedHashMap<>();

@@ -57,7 +57,7 @@ public final class SurveyCsv implements Closeable {
                 determined.on());
     }
 
-    private static String number(Double value) {
+    static String number(Double value) {
         if (value == null) {
             return "";
         }

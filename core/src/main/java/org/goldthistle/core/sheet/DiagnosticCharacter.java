@@ -55,6 +55,18 @@ public record DiagnosticCharacter(
         return organ == Organ.SITE;
     }
 
+    /** The same with other profiles. */
+    public DiagnosticCharacter withProfiles(Map<String, Profile> others) {
+        return new DiagnosticCharacter(
+                id, name, organ, zone, scale, others, trust, replication, cluster, effort, absence, guidance);
+    }
+
+    /** The same with another trust. */
+    public DiagnosticCharacter withTrust(Trust other) {
+        return new DiagnosticCharacter(
+                id, name, organ, zone, scale, profiles, other, replication, cluster, effort, absence, guidance);
+    }
+
     private static void requireFit(Refusals refusals, Scale scale, String key, Profile profile) {
         if (scale instanceof StateScale states && profile instanceof StateProfile frequencies) {
             for (String state : frequencies.frequencies().keySet()) {

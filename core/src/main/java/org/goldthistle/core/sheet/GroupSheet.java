@@ -13,6 +13,7 @@ import org.goldthistle.core.Refusals;
  * @param why these get confused and what is at stake
  * @param taxa two or more; ties go to the earlier
  * @param fallback what to record when they cannot be separated
+ * @param firstLook what anybody sees before knowing the group
  * @param gate what every member shares, looked at first; may be empty
  * @param characters at least one
  * @param indices published functions; may be empty
@@ -26,6 +27,7 @@ public record GroupSheet(
         String why,
         List<Taxon> taxa,
         Fallback fallback,
+        FirstLook firstLook,
         List<GateItem> gate,
         List<DiagnosticCharacter> characters,
         List<DiscriminantIndex> indices,
@@ -50,6 +52,12 @@ public record GroupSheet(
         refusals.require(!sources.isEmpty(), "sources", "none", "at least one source");
         new SheetRules(taxa, characters, gate, indices).check(refusals);
         refusals.throwIfAny();
+    }
+
+    /** The same with other characters. */
+    public GroupSheet withCharacters(List<DiagnosticCharacter> others) {
+        return new GroupSheet(
+                id, title, region, why, taxa, fallback, firstLook, gate, others, indices, cautions, sources);
     }
 
     /** The place of a taxon in the sheet's order, or -1 if the sheet has no such taxon. */

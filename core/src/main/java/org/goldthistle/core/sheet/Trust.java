@@ -45,6 +45,11 @@ public record Trust(
         refusals.throwIfAny();
     }
 
+    /** The same in other months. */
+    public Trust withMonths(Set<Integer> others) {
+        return new Trust(weight, schools, others, stages, materials, positions);
+    }
+
     /** What is left of the weight at a life stage. */
     public double factor(LifeStage stage) {
         return factor(stages.get(stage));

@@ -10,6 +10,7 @@ import org.goldthistle.core.reading.Observation;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.DiscriminantIndex;
 import org.goldthistle.core.sheet.Fallback;
+import org.goldthistle.core.sheet.FirstLook;
 import org.goldthistle.core.sheet.GateItem;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.Harm;
@@ -51,6 +52,7 @@ final class Assessed {
                 sheet.why(),
                 sheet.taxa(),
                 sheet.fallback(),
+                sheet.firstLook(),
                 List.of(new GateItem(
                         "paired", "leaves in pairs", Organ.LEAF, Zone.HAND, "look", "another group", Optional.empty())),
                 sheet.characters(),
@@ -77,6 +79,7 @@ final class Assessed {
                 "made up",
                 Sheets.pair(),
                 new Fallback("T. sp.", "test"),
+                FirstLook.SILENT,
                 List.of(),
                 List.of(
                         clear("bark", Organ.BARK, Zone.TRUNK),

@@ -1,0 +1,44 @@
+package org.goldthistle.core.change;
+
+import java.util.Optional;
+
+/**
+ * One thing that is different between two versions of a sheet.
+ *
+ * @param part of the sheet it belongs to
+ * @param name of the taxon, character … it concerns; empty for the sheet as a whole
+ * @param what is different about it, in a few words; empty: it was added, left out or reworded as a whole
+ * @param before what stood there; empty: nothing
+ * @param after what stands there now; empty: nothing
+ */
+public record SheetChange(Part part, String name, String what, Optional<String> before, Optional<String> after) {
+
+    /** The parts of a sheet. */
+    public enum Part implements org.goldthistle.core.Coded {
+        /** The sheet as a whole. */
+        SHEET("sheet"),
+        /** Its taxa. */
+        TAXON("taxon"),
+        /** What every member shares. */
+        GATE("gate"),
+        /** Its characters. */
+        CHARACTER("character"),
+        /** Published functions. */
+        INDEX("index"),
+        /** Its cautions. */
+        CAUTION("caution"),
+        /** Its sources. */
+        SOURCE("source");
+
+        private final String code;
+
+        Part(String code) {
+            this.code = code;
+        }
+
+        @Override
+        public String code() {
+            return code;
+        }
+    }
+}

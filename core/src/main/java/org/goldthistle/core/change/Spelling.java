@@ -1,0 +1,74 @@
+package org.goldthistle.core.change;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.goldthistle.core.Coded;
+import org.goldthistle.core.sheet.Range;
+
+/** How figures of a sheet are written where people read what has changed. */
+final class Spelling {
+    private static final int DIGITS = 4;
+    private static final String[] MONTHS = {
+        "Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"
+    };
+
+    private Spelling() {}
+
+    /** A number with at most four digits after the point and no idle zeros. */
+    static String number(double value) {
+        BigDecimal rounded =
+                BigDecimal.valueOf(value).setScale(DIGITS, RoundingMode.HALF_UP).stripTrailingZeros();
+        return rounded.scale() < 0 ? rounded.setScale(0).toPlainString() : rounded.toPlainString();
+    }
+
+    /** A share as a percentage. */
+    static String percent(double share) {
+        return number(100 * share) + " %";
+    }
+
+    /** A range as a flora prints it: (6-)8-12(-15). */
+    static String range(Range range) {
+        return "(" + number(range.rarelyLow()) + "-)" + number(range.usuallyLow()) + "-" + number(range.usuallyHigh())
+                + "(-" + number(range.rarelyHigh()) + ")";
+    }
+
+    /** Months as runs: "Mar to May, Oct". */
+    static String months(Collection<Integer> months) {
+        if (months.size() == MONTHS.length) {
+            return "all year";
+        }
+        List<String> runs = new ArrayList<>();
+        int month = 1;
+        while (month <= MONTHS.length) {
+            int end = month;
+            while (months.contains(end)) {
+                end++;
+            }
+            if (end > month) {
+                String first = MONTHS[month - 1];
+                runs.add(end == month + 1 ? first : first + " to " + MONTHS[end - 2]);
+            }
+            month = end + 1;
+        }
+        return String.join(", ", runs);
+    }
+
+    /** Multipliers by code, in the order of the codes: "sapling 0.5, pole 0.8"; "none" without any. */
+    static <K extends Enum<K> & Coded> String multipliers(Map<K, Double> multipliers) {
+        String text = multipliers.entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .map(one -> one.getKey().code().replace('-', ' ') + " " + number(one.getValue()))
+                .collect(Collectors.joining(", "));
+        return text.isEmpty() ? "none" : text;
+    }
+
+    /** A code as words. */
+    static String words(Coded code) {
+        return code.code().replace('-', ' ');
+    }
+}

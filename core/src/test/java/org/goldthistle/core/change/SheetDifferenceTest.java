@@ -1,0 +1,156 @@
+package org.goldthistle.core.change;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import org.goldthistle.core.RandomSheets;
+import org.goldthistle.core.Sheets;
+import org.goldthistle.core.Sheets.CharacterBuilder;
+import org.goldthistle.core.sheet.DiagnosticCharacter;
+import org.goldthistle.core.sheet.Effort;
+import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.Habitat;
+import org.goldthistle.core.sheet.Harm;
+import org.goldthistle.core.sheet.LifeStage;
+import org.goldthistle.core.sheet.Measure;
+import org.goldthistle.core.sheet.Organ;
+import org.goldthistle.core.sheet.School;
+import org.goldthistle.core.sheet.Sense;
+import org.goldthistle.core.sheet.Trust;
+import org.goldthistle.core.sheet.Zone;
+import org.junit.jupiter.api.RepeatedTest;
+import org.junit.jupiter.api.RepetitionInfo;
+import org.junit.jupiter.api.Test;
+
+class SheetDifferenceTest {
+    @RepeatedTest(30)
+    void equal_sheets_have_no_change_and_others_have_some(RepetitionInfo run) {
+        GroupSheet one = RandomSheets.sheet(new Random(run.getCurrentRepetition()), 3, 4);
+        GroupSheet same = RandomSheets.sheet(new Random(run.getCurrentRepetition()), 3, 4);
+        GroupSheet other = RandomSheets.sheet(new Random(1000 + run.getCurrentRepetition()), 3, 4);
+
+        assertThat(SheetDifference.between(one, same)).isEmpty();
+        assertThat(SheetDifference.between(one, other)).isNotEmpty();
+    }
+
+    @Test
+    void frequencies_are_told_state_by_state_and_in_percent() {
+        assertThat(told(bark().in("a", 0.6, 0.4), bark().in("a", 0.555, 0.445)))
+                .containsExactly(
+                        "the bark: test a, state rough: 60 % → 55.5 %",
+                        "the bark: test a, state smooth: 40 % → 44.5 %");
+    }
+
+    @Test
+    void ranges_are_told_as_a_flora_prints_them() {
+        CharacterBuilder was = Sheets.character("leaf").numbers(Measure.LENGTH).range("a", 6, 8, 12, 15);
+        CharacterBuilder is = Sheets.character("leaf").numbers(Measure.LENGTH).range("a", 6, 8.5, 12, 15);
+
+        assertThat(told(was.range("b", 1, 2, 3, 4), is.range("b", 1, 2, 3, 4)))
+                .containsExactly("the leaf: test a: (6-)8-12(-15) → (6-)8.5-12(-15)");
+    }
+
+    @Test
+    void trust_and_effort_are_told_in_words() {
+        Trust trust = new Trust(
+                0.5,
+                Map.of(School.FIELD_MARKS, 0.7),
+                Set.of(3, 4, 5, 10),
+                Map.of(LifeStage.SAPLING, 0.1, LifeStage.POLE, 0.5),
+                Map.of(),
+                Map.of());
+
+        assertThat(told(
+                        bark().in("a", 1, 0),
+                        bark().in("a", 1, 0)
+                                .trust(trust)
+                                .organ(Organ.BARK, Zone.TRUNK)
+                                .cluster("hairs")
+                                .effort(new Effort(2, Harm.WOUND, List.of(), Sense.TOUCH, true))))
+                .containsExactly(
+                        "the bark: organ: leaf → bark",
+                        "the bark: station: hand → trunk",
+                        "the bark: weight: 1 → 0.5",
+                        "the bark: weight by school: none → field marks 0.7",
+                        "the bark: months: all year → Mar to May, Oct",
+                        "the bark: multipliers by stage: none → sapling 0.1, pole 0.5",
+                        "the bark: one signal with: nothing → hairs",
+                        "the bark: minutes: 1 → 2",
+                        "the bark: harm: none → wound",
+                        "the bark: sense: sight → touch",
+                        "the bark: needs red told from green: no → yes");
+    }
+
+    @Test
+    void what_was_added_left_out_or_moved_is_told_by_name() {
+        DiagnosticCharacter bark = bark().in("a", 1, 0).in("b", 0, 1).build();
+        DiagnosticCharacter bud = Sheets.character("bud")
+                .states("x", "y")
+                .in("a", 1, 0)
+                .in("b", 0, 1)
+                .build();
+        DiagnosticCharacter leaf = Sheets.character("leaf")
+                .states("x", "y")
+                .in("a", 1, 0)
+                .in("b", 0, 1)
+                .build();
+
+        assertThat(SheetDifference.between(
+                        Sheets.sheet(Sheets.pair(), bark, bud), Sheets.sheet(Sheets.pair(), leaf, bud, bark)))
+                .extracting(SheetDifferenceTest::line)
+                .containsExactly(
+                        "the leaf: : nothing → the leaf", ": order of character entries: bark, bud → bud, bark");
+        assertThat(SheetDifference.between(Sheets.sheet(Sheets.pair(), bark, bud), Sheets.sheet(Sheets.pair(), bud)))
+                .extracting(SheetDifferenceTest::line)
+                .containsExactly("the bark: : the bark → nothing");
+    }
+
+    @Test
+    void a_hybrid_that_gains_a_profile_was_derived_before() {
+        GroupSheet derived = Sheets.sheet(
+                Sheets.pairWithHybrid(), bark().in("a", 1, 0).in("b", 0, 1).build());
+        GroupSheet given = Sheets.sheet(
+                Sheets.pairWithHybrid(),
+                bark().in("a", 1, 0).in("b", 0, 1).in("h", 0.5, 0.5).build());
+
+        assertThat(SheetDifference.between(derived, given))
+                .extracting(SheetDifferenceTest::line)
+                .containsExactly("the bark: hybrid h: derived from its parents → rough 50 %, smooth 50 %");
+    }
+
+    @Test
+    void how_common_a_taxon_is_and_where() {
+        DiagnosticCharacter bark = bark().in("a", 1, 0).in("b", 0, 1).build();
+        GroupSheet was = Sheets.sheet(Sheets.pair(), bark);
+        GroupSheet is =
+                Sheets.sheet(List.of(Sheets.taxon("a", 60, Map.of(Habitat.WET, 2.0)), Sheets.taxon("b", 40)), bark);
+
+        assertThat(SheetDifference.between(was, is))
+                .extracting(SheetDifferenceTest::line)
+                .contains("test a: of 100 wild trees: 50 → 60", "test a: habitat: none → wet 2");
+    }
+
+    private static CharacterBuilder bark() {
+        return Sheets.character("bark").ordered("rough", "smooth").in("b", 0, 1);
+    }
+
+    private static List<String> told(CharacterBuilder before, CharacterBuilder after) {
+        return SheetDifference.between(
+                        Sheets.sheet(Sheets.pair(), before.build()), Sheets.sheet(Sheets.pair(), after.build()))
+                .stream()
+                .map(SheetDifferenceTest::line)
+                .toList();
+    }
+
+    private static String line(SheetChange change) {
+        return change.name() + ": " + change.what() + ": " + spelt(change.before()) + " → " + spelt(change.after());
+    }
+
+    private static String spelt(Optional<String> text) {
+        return text.orElse("nothing");
+    }
+}
