@@ -93,7 +93,7 @@ abstract class BrowserTest {
                 .setLocale("en-GB")
                 .setTimezoneId("UTC")
                 .setReducedMotion(ReducedMotion.REDUCE));
-        context.setDefaultTimeout(15_000);
+        context.setDefaultTimeout(30_000);
         contexts.add(context);
         Page page = context.newPage();
         page.navigate(application.url());

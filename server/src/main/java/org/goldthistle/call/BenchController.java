@@ -70,6 +70,16 @@ class BenchController {
         return calls.changeGroup(new TreeOfObserver(surveyId, treeId, observer.id()), body.groupId());
     }
 
+    /** Goes on with the newest version of the group's sheet. */
+    @PutMapping("/{treeId}/newest-sheet")
+    @ForObservers
+    BenchDto moveToNewest(
+            @PathVariable UUID surveyId,
+            @PathVariable UUID treeId,
+            @AuthenticationPrincipal SignedInObserver observer) {
+        return calls.moveToNewest(new TreeOfObserver(surveyId, treeId, observer.id()));
+    }
+
     /** Notes that the observer has read what wounding this tree means. */
     @PutMapping("/{treeId}/wounding-caution")
     @ForObservers

@@ -55,6 +55,11 @@ class Call {
         this.habitat = circumstances.habitat();
     }
 
+    /** Goes on with another version of its sheet. */
+    final void moveTo(StoredSheet sheet) {
+        this.sheetVersionId = sheet.id();
+    }
+
     final void changeTier(Tier asked) {
         this.tier = asked.code();
     }

@@ -138,6 +138,23 @@ record CallInHand(
                 photos);
     }
 
+    /** The same call as it would be on another sheet of its group; marks of gate items that are no more are left out. */
+    CallInHand on(StoredSheet other) {
+        return new CallInHand(
+                other,
+                circumstances,
+                tier,
+                lacking,
+                rules,
+                cautionRead,
+                entries,
+                gateEntries.stream()
+                        .filter(mark -> other.sheet().gate().stream()
+                                .anyMatch(item -> item.id().equals(mark.itemId())))
+                        .toList(),
+                photos);
+    }
+
     /** The balances under one school's weights. */
     Weighing weighing(Optional<School> school) {
         return Weighing.of(sheet.model(), evidence(), school);

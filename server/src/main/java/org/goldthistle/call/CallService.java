@@ -129,6 +129,37 @@ public class CallService {
         return states.keptBench(tree, of.observerId());
     }
 
+    /**
+     * Goes on with the newest version of the call's sheet; what was signed keeps the version it was signed with.
+     *
+     * @throws Problem if something that was read does not fit it
+     */
+    @Transactional
+    BenchDto moveToNewest(TreeOfObserver of) {
+        SurveyedTree tree = openForWriting(of);
+        Call call = callOf(tree, of.observerId());
+        StoredSheet newest = library.newest(call.groupId());
+        StoredSheet before = library.find(call.sheetVersionId());
+        try {
+            desk.callInHand(tree, of.observerId()).on(newest).evidence();
+        } catch (RefusedException unfit) {
+            throw Problem.unfit(
+                    "does-not-fit-newer",
+                    "Version " + newest.version() + " of the sheet does not know what was read here: "
+                            + unfit.getMessage() + ". The call stays on version " + before.version()
+                            + ", nothing was changed; withdraw those readings to go on with the newer one.",
+                    unfit.refusals());
+        }
+        call.moveTo(newest);
+        audit.noteChange(
+                of.observerId(),
+                "moved to another version of the sheet",
+                place(tree),
+                before.version(),
+                newest.version());
+        return states.keptBench(tree, of.observerId());
+    }
+
     /** Notes that the observer has read what wounding this tree means. */
     @Transactional
     BenchDto acknowledgeWounding(TreeOfObserver of) {

@@ -1,19 +1,24 @@
 package org.goldthistle.library;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import java.util.stream.IntStream;
+import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.CautionTopic;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.Drawing;
 import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.LifeStage;
+import org.goldthistle.core.sheet.Material;
 import org.goldthistle.core.sheet.Measure;
 import org.goldthistle.core.sheet.NumberScale;
+import org.goldthistle.core.sheet.Position;
 import org.goldthistle.core.sheet.Profile;
 import org.goldthistle.core.sheet.Range;
 import org.goldthistle.core.sheet.RangeProfile;
+import org.goldthistle.core.sheet.School;
 import org.goldthistle.core.sheet.State;
 import org.goldthistle.core.sheet.StateProfile;
 import org.goldthistle.core.sheet.StateScale;
@@ -27,6 +32,11 @@ import org.springframework.lang.Nullable;
  * @param figure what is measured or counted, drawn; null for states
  * @param weight the sheet's own, in [0, 1]
  * @param schools other weights by school
+ * @param stages what is left of the weight by life stage; unlisted: all of it, as in the next two
+ * @param materials by where the material came from
+ * @param positions by place in the crown
+ * @param cluster name shared by characters that are one signal; null: it stands alone
+ * @param absence informative or weak: whether not seeing it tells much
  * @param profiles of every taxon in the sheet's order, those of hybrids derived where the sheet has none
  * @param months in which it can be read, 1-12
  * @param looks how many independent looks so many leaves, cones … are worth, the first for one of them
@@ -44,6 +54,11 @@ record CharacterDto(
         List<ProfileDto> profiles,
         double weight,
         Map<String, Double> schools,
+        Map<String, Double> stages,
+        Map<String, Double> materials,
+        Map<String, Double> positions,
+        @Nullable String cluster,
+        String absence,
         int replicates,
         List<Double> looks,
         double minutes,
@@ -60,8 +75,6 @@ record CharacterDto(
     private static final int FEWEST_LOOKS = 8;
 
     static CharacterDto of(GroupSheet sheet, DiagnosticCharacter character) {
-        Map<String, Double> schools = new TreeMap<>();
-        character.trust().schools().forEach((school, weight) -> schools.put(school.code(), weight));
         return new CharacterDto(
                 character.id(),
                 character.name(),
@@ -77,7 +90,12 @@ record CharacterDto(
                         .map(taxon -> ProfileDto.of(sheet, character, taxon))
                         .toList(),
                 character.trust().weight(),
-                schools,
+                byCode(School.values(), character.trust().schools()),
+                byCode(LifeStage.values(), character.trust().stages()),
+                byCode(Material.values(), character.trust().materials()),
+                byCode(Position.values(), character.trust().positions()),
+                character.cluster().orElse(null),
+                character.absence().code(),
                 character.replication().replicates(),
                 looks(character),
                 character.effort().minutes(),
@@ -92,6 +110,16 @@ record CharacterDto(
                 character.effort().redGreen(),
                 character.guidance().howTo(),
                 character.guidance().pitfall().orElse(null));
+    }
+
+    private static <K extends Coded> Map<String, Double> byCode(K[] order, Map<K, Double> numbers) {
+        Map<String, Double> coded = new LinkedHashMap<>();
+        for (K code : order) {
+            if (numbers.containsKey(code)) {
+                coded.put(code.code(), numbers.get(code));
+            }
+        }
+        return coded;
     }
 
     private static List<Double> looks(DiagnosticCharacter character) {

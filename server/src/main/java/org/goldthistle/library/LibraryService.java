@@ -14,29 +14,48 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.goldthistle.core.Coded;
+import org.goldthistle.core.RefusedException;
 import org.goldthistle.core.balance.GroupModel;
+import org.goldthistle.core.change.SheetChange;
+import org.goldthistle.core.change.SheetDifference;
+import org.goldthistle.core.key.WhichGroup;
 import org.goldthistle.core.plan.SeparatingPower;
 import org.goldthistle.core.reading.Context;
 import org.goldthistle.core.reading.TreeOrigin;
+import org.goldthistle.core.region.RegionOverlay;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.LifeStage;
 import org.goldthistle.core.sheet.School;
+import org.goldthistle.core.sheet.Trait;
 import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.formats.GroupSheetJson;
+import org.goldthistle.formats.GroupSheetWriter;
+import org.goldthistle.formats.RegionOverlayJson;
 import org.goldthistle.platform.Problem;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Stores sheets and hands them out; a version never changes, so each is read and made ready once. */
 @Service
 public class LibraryService {
+    private static final Logger LOG = LoggerFactory.getLogger(LibraryService.class);
+
     private final SheetVersionRepository versions;
     private final Seasons seasons;
+    private final LibrarySearch search;
+    private final JdbcClient jdbc;
     private final Clock clock;
     private final Map<UUID, StoredSheet> ready = new ConcurrentHashMap<>();
 
-    LibraryService(SheetVersionRepository versions, Seasons seasons, Clock clock) {
+    LibraryService(
+            SheetVersionRepository versions, Seasons seasons, LibrarySearch search, JdbcClient jdbc, Clock clock) {
         this.versions = versions;
+        this.search = search;
+        this.jdbc = jdbc;
         this.seasons = seasons;
         this.clock = clock;
     }
@@ -59,8 +78,62 @@ public class LibraryService {
         }
         int version = 1 + newest.map(SheetVersion::version).orElse(0);
         UUID id = UUID.nameUUIDFromBytes((sheet.id() + " " + version + " " + print).getBytes(StandardCharsets.UTF_8));
-        versions.save(new SheetVersion(id, sheet.id(), version, print, text, clock.instant()));
+        versions.save(SheetVersion.builtIn(id, sheet.id(), version, print, text, clock.instant()));
+        follow(sheet, id);
         return OptionalInt.of(version);
+    }
+
+    /**
+     * Stores a sheet that a person made as its group's newest version; regional sheets of the group follow it.
+     *
+     * @param over the version of an original that it is laid over; empty: it stands by itself
+     * @throws org.goldthistle.core.RefusedException if it differs from its original in more than an overlay may
+     */
+    @Transactional
+    public StoredSheet save(GroupSheet sheet, Optional<UUID> over, UUID madeBy, String note) {
+        Optional<RegionOverlay> overlay =
+                over.map(original -> RegionOverlay.between(find(original).sheet(), sheet));
+        SheetVersion stored = next(sheet, madeBy, note);
+        overlay.ifPresent(laid -> stored.laid(RegionOverlayJson.text(laid), over.get()));
+        versions.saveAndFlush(stored);
+        follow(sheet, stored.id());
+        search.keep(newest());
+        return find(stored.id());
+    }
+
+    private SheetVersion next(GroupSheet sheet, UUID madeBy, String note) {
+        int version = 1
+                + versions.findFirstByGroupIdOrderByVersionDesc(sheet.id())
+                        .map(SheetVersion::version)
+                        .orElse(0);
+        String text = GroupSheetWriter.text(sheet);
+        return SheetVersion.made(
+                UUID.randomUUID(), sheet.id(), version, sha256(text), text, clock.instant(), madeBy, note);
+    }
+
+    /** Lays what is different in a region over an original's new version; one that does not fit it stays behind. */
+    private void follow(GroupSheet original, UUID versionId) {
+        for (UUID id : versions.newestIds()) {
+            SheetVersion regional = versions.findById(id).orElseThrow();
+            if (regional.overlay() == null) {
+                continue;
+            }
+            RegionOverlay overlay = RegionOverlayJson.read(regional.overlay());
+            if (overlay.of().equals(original.id())) {
+                try {
+                    SheetVersion followed = next(overlay.over(original), regional.madeBy(), "follows its original");
+                    versions.saveAndFlush(followed.laid(regional.overlay(), versionId));
+                } catch (RefusedException unfit) {
+                    LOG.warn("{} stays behind its original: {}", regional.groupId(), unfit.getMessage());
+                }
+            }
+        }
+    }
+
+    /** The version of an original that a sheet version is laid over; empty: it stands by itself. */
+    @Transactional(readOnly = true)
+    public Optional<UUID> originalOf(UUID versionId) {
+        return versions.findById(versionId).map(SheetVersion::overlayOn);
     }
 
     /** Whether the library has a sheet of a group. */
@@ -101,10 +174,22 @@ public class LibraryService {
                 .orElseThrow(() -> Problem.missing("no-such-sheet", "The library has no such version of a sheet."));
     }
 
-    /** The text of one version of a sheet, as it was stored. */
+    /** The text of one version of a sheet, as a file. */
     @Transactional(readOnly = true)
     public String text(UUID versionId) {
-        return versions.findById(versionId).map(SheetVersion::body).orElseThrow();
+        return GroupSheetWriter.text(find(versionId).sheet());
+    }
+
+    /** What is left of the library after a few first looks at a tree. */
+    @Transactional(readOnly = true)
+    WhichGroup which(Map<Trait, String> answers) {
+        return WhichGroup.of(newest().stream().map(StoredSheet::sheet).toList(), answers);
+    }
+
+    /** What is different between two versions of sheets. */
+    @Transactional(readOnly = true)
+    List<SheetChange> differences(UUID from, UUID to) {
+        return SheetDifference.between(find(from).sheet(), find(to).sheet());
     }
 
     /**
@@ -116,8 +201,8 @@ public class LibraryService {
     List<SeparatingPower> separation(
             UUID versionId, int month, String stage, Optional<String> school, Set<String> taxa) {
         StoredSheet stored = find(versionId);
-        LifeStage lifeStage = coded(LifeStage.values(), stage);
-        Optional<School> weights = school.map(code -> coded(School.values(), code));
+        LifeStage lifeStage = stageOf(stage);
+        Optional<School> weights = schoolOf(school);
         long known =
                 taxa.stream().filter(id -> stored.sheet().taxonIndex(id) >= 0).count();
         if (month < 1 || month > 12) {
@@ -139,27 +224,71 @@ public class LibraryService {
      * @throws Problem if there is no such version, stage or school
      */
     @Transactional(readOnly = true)
-    SeasonDto season(UUID versionId, String stage, Optional<String> school, boolean wounding) {
-        StoredSheet stored = find(versionId);
+    public SeasonDto season(UUID versionId, String stage, Optional<String> school, boolean wounding) {
         return SeasonDto.of(
-                seasons.of(
-                        stored,
-                        coded(LifeStage.values(), stage),
-                        school.map(code -> coded(School.values(), code)),
-                        wounding),
-                Tier.RECORD.threshold());
+                seasons.of(find(versionId), stageOf(stage), schoolOf(school), wounding), Tier.RECORD.threshold());
+    }
+
+    /**
+     * The same for a sheet that is no version of the library; it is reckoned anew each time.
+     *
+     * @throws Problem if there is no such stage or school
+     */
+    public SeasonDto season(StoredSheet sheet, String stage, Optional<String> school, boolean wounding) {
+        return SeasonDto.of(
+                Seasons.reckoned(sheet, stageOf(stage), schoolOf(school), wounding), Tier.RECORD.threshold());
+    }
+
+    private static LifeStage stageOf(String code) {
+        return coded(LifeStage.values(), code);
+    }
+
+    private static Optional<School> schoolOf(Optional<String> code) {
+        return code.map(one -> coded(School.values(), one));
     }
 
     /** The versions of a group's sheet, the newest first. */
     @Transactional(readOnly = true)
     List<VersionDto> versionsOf(String groupId) {
-        return versions.findByGroupIdOrderByVersionDesc(groupId).stream()
-                .map(one -> new VersionDto(one.id(), one.version(), one.sha256(), one.createdAt(), one.builtIn()))
-                .toList();
+        return jdbc.sql("select v.*, o.call_sign, original.group_id original_group, original.version original_version,"
+                        + " (select max(version) from sheet_version w where w.group_id = original.group_id) newest_original"
+                        + " from sheet_version v left join observer o on o.id = v.made_by"
+                        + " left join sheet_version original on original.id = v.overlay_on"
+                        + " where v.group_id = ? order by v.version desc")
+                .param(groupId)
+                .query((row, i) -> new VersionDto(
+                        row.getObject("id", UUID.class),
+                        row.getInt("version"),
+                        row.getString("sha256"),
+                        row.getTimestamp("created_at").toInstant(),
+                        row.getBoolean("built_in"),
+                        row.getString("call_sign"),
+                        row.getString("note"),
+                        row.getString("original_group"),
+                        row.getObject("original_version", Integer.class),
+                        row.getObject("newest_original", Integer.class)))
+                .list();
     }
 
-    /** A version of a sheet in a list; built-in ones came with the application. */
-    record VersionDto(UUID id, int version, String sha256, Instant createdAt, boolean builtIn) {}
+    /**
+     * A version of a sheet in a list; built-in ones came with the application.
+     *
+     * @param madeBy null: it came with the application
+     * @param original the group that it is laid over; null, as the next two: it stands by itself
+     * @param originalVersion the version that it is laid over
+     * @param newestOriginal the newest one there is; a later one does not fit what is laid over it
+     */
+    record VersionDto(
+            UUID id,
+            int version,
+            String sha256,
+            Instant createdAt,
+            boolean builtIn,
+            @Nullable String madeBy,
+            String note,
+            @Nullable String original,
+            @Nullable Integer originalVersion,
+            @Nullable Integer newestOriginal) {}
 
     private static <T extends Coded> T coded(T[] all, String code) {
         return Coded.find(all, code)

@@ -10,7 +10,7 @@ import org.goldthistle.core.plan.Separability;
  * @param threshold share of belief at which a tree counts as named, in [0, 1]
  * @param months from January to December
  */
-record SeasonDto(double threshold, List<MonthChart> months) {
+public record SeasonDto(double threshold, List<MonthChart> months) {
 
     static SeasonDto of(Separability separability, double threshold) {
         List<MonthChart> months = new ArrayList<>();
@@ -27,7 +27,7 @@ record SeasonDto(double threshold, List<MonthChart> months) {
     }
 
     /** One month, 1-12, with what becomes of trees of each taxon, in the sheet's order. */
-    record MonthChart(int month, List<TaxonFate> taxa) {}
+    public record MonthChart(int month, List<TaxonFate> taxa) {}
 
     /**
      * What becomes of trees of one taxon: a row of the confusion matrix.
@@ -37,5 +37,5 @@ record SeasonDto(double threshold, List<MonthChart> months) {
      * @param named share that is named as each taxon, in the sheet's order
      * @param unsettled share that is not named
      */
-    record TaxonFate(double settles, double misleads, List<Double> named, double unsettled) {}
+    public record TaxonFate(double settles, double misleads, List<Double> named, double unsettled) {}
 }

@@ -22,24 +22,28 @@ class Seasons {
     /** The same sheet always gives the same chart. */
     private static final long SEED = 1;
 
-    private final Map<Question, Separability> reckoned = new ConcurrentHashMap<>();
+    private final Map<Question, Separability> known = new ConcurrentHashMap<>();
 
     /** What a chart is of; at the threshold of a record. */
     private record Question(UUID versionId, LifeStage stage, Optional<School> school, boolean wounding) {}
 
     Separability of(StoredSheet sheet, LifeStage stage, Optional<School> school, boolean wounding) {
-        return reckoned.computeIfAbsent(
-                new Question(sheet.id(), stage, school, wounding),
-                asked -> Separability.of(
-                        sheet.model(),
-                        stage,
-                        new PlanTerms(
-                                Tier.RECORD.threshold(),
-                                school,
-                                wounding ? Harm.WOUND : Harm.SAMPLE,
-                                false,
-                                Set.of(),
-                                Set.of()),
-                        SEED));
+        return known.computeIfAbsent(
+                new Question(sheet.id(), stage, school, wounding), asked -> reckoned(sheet, stage, school, wounding));
+    }
+
+    /** The same, reckoned whether it was before or not. */
+    static Separability reckoned(StoredSheet sheet, LifeStage stage, Optional<School> school, boolean wounding) {
+        return Separability.of(
+                sheet.model(),
+                stage,
+                new PlanTerms(
+                        Tier.RECORD.threshold(),
+                        school,
+                        wounding ? Harm.WOUND : Harm.SAMPLE,
+                        false,
+                        Set.of(),
+                        Set.of()),
+                SEED);
     }
 }

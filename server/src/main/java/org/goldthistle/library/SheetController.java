@@ -1,12 +1,16 @@
 package org.goldthistle.library;
 
+import java.io.IOException;
 import java.time.Duration;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.goldthistle.core.plan.SeparatingPower;
 import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.formats.CharacterMatrix;
+import org.goldthistle.formats.GroupSheetJson;
 import org.goldthistle.platform.ForObservers;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
@@ -59,8 +63,24 @@ class SheetController {
                 .toList();
     }
 
-    /** A group in a list. */
-    record GroupDto(String groupId, String title, UUID versionId, int version, String why, List<String> taxa) {
+    /**
+     * A group in a list.
+     *
+     * @param readable how many characters can be read in each month, from January to December
+     * @param characters how many there are
+     */
+    record GroupDto(
+            String groupId,
+            String title,
+            UUID versionId,
+            int version,
+            String region,
+            String why,
+            List<SheetDto.TaxonDto> taxa,
+            List<Integer> readable,
+            int characters) {
+        private static final int MONTHS = 12;
+
         static GroupDto of(StoredSheet stored) {
             GroupSheet sheet = stored.sheet();
             return new GroupDto(
@@ -68,10 +88,15 @@ class SheetController {
                     sheet.title(),
                     stored.id(),
                     stored.version(),
+                    sheet.region(),
                     sheet.why(),
-                    sheet.taxa().stream()
-                            .map(taxon -> taxon.name().commonName())
-                            .toList());
+                    sheet.taxa().stream().map(SheetDto.TaxonDto::of).toList(),
+                    IntStream.rangeClosed(1, MONTHS)
+                            .mapToObj(month -> (int) sheet.characters().stream()
+                                    .filter(one -> one.trust().months().contains(month))
+                                    .count())
+                            .toList(),
+                    sheet.characters().size());
         }
     }
 
@@ -112,6 +137,43 @@ class SheetController {
         return library.versionsOf(groupId);
     }
 
+    /**
+     * The groups that a tree may belong to by what anybody sees on it.
+     *
+     * @param look what was seen, as trait:answer, once a trait
+     */
+    @GetMapping("/which")
+    @ForObservers
+    WhichDto which(@RequestParam(defaultValue = "") List<String> look) {
+        return WhichDto.of(library.which(WhichDto.answers(look)));
+    }
+
+    /** What is different between two versions, in the order of the newer. */
+    @GetMapping("/differences")
+    @ForObservers
+    List<ChangeDto> differences(@RequestParam UUID from, @RequestParam UUID to) {
+        return library.differences(from, to).stream().map(ChangeDto::of).toList();
+    }
+
+    /** The JSON Schema of sheets as files. */
+    @GetMapping(path = "/schema", produces = "application/schema+json")
+    @ForObservers
+    String schema() {
+        return GroupSheetJson.schema();
+    }
+
+    /** The profiles of a version as a table: a row a taxon, character, and state or limit. */
+    @GetMapping(path = "/{versionId}/matrix.csv", produces = "text/csv;charset=UTF-8")
+    @ForObservers
+    ResponseEntity<String> matrix(@PathVariable UUID versionId) throws IOException {
+        StoredSheet sheet = library.find(versionId);
+        StringBuilder table = new StringBuilder();
+        CharacterMatrix.write(sheet.sheet(), table);
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(sheet, " matrix.csv"))
+                .body(table.toString());
+    }
+
     /** A version as a file, to be kept, changed and loaded elsewhere. */
     @GetMapping("/{versionId}/file")
     @ForObservers
@@ -119,13 +181,15 @@ class SheetController {
         StoredSheet sheet = library.find(versionId);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(sheet.sheet().id() + " " + sheet.version() + ".json")
-                                .build()
-                                .toString())
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(sheet, ".json"))
                 .body(library.text(versionId));
+    }
+
+    private static String attachment(StoredSheet sheet, String ending) {
+        return ContentDisposition.attachment()
+                .filename(sheet.sheet().id() + " " + sheet.version() + ending)
+                .build()
+                .toString();
     }
 
     /** One version of a group's sheet. */

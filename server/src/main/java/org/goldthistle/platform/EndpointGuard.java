@@ -2,6 +2,7 @@ package org.goldthistle.platform;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -18,6 +19,7 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 class EndpointGuard implements WebMvcConfigurer, HandlerInterceptor {
     private static final String OURS = "org.goldthistle";
     private static final String LEAD = "ROLE_LEAD";
+    private static final String REVIEWER = "ROLE_REVIEWER";
 
     @Override
     public void addInterceptors(InterceptorRegistry registry) {
@@ -37,16 +39,17 @@ class EndpointGuard implements WebMvcConfigurer, HandlerInterceptor {
         // that somebody is signed in, unless an endpoint is for anybody, the filters before this one saw to
         boolean admitted = method.hasMethodAnnotation(ForAnybody.class)
                 || method.hasMethodAnnotation(ForObservers.class)
-                || method.hasMethodAnnotation(ForLeads.class) && isLead();
+                || method.hasMethodAnnotation(ForReviewers.class) && isOneOf(REVIEWER, LEAD)
+                || method.hasMethodAnnotation(ForLeads.class) && isOneOf(LEAD);
         if (!admitted) {
             throw Problem.forbidden("not-yours-to-do", "Your role may not do this. Nothing was stored; ask your lead.");
         }
     }
 
-    private static boolean isLead() {
+    private static boolean isOneOf(String... roles) {
         Authentication caller = SecurityContextHolder.getContext().getAuthentication();
         return caller != null
                 && caller.getAuthorities().stream()
-                        .anyMatch(granted -> granted.getAuthority().equals(LEAD));
+                        .anyMatch(granted -> List.of(roles).contains(granted.getAuthority()));
     }
 }

@@ -2,7 +2,9 @@ package org.goldthistle.survey;
 
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -120,6 +122,14 @@ public class SurveyService {
                 audit.note(Optional.of(letInBy), "added a member", Place.survey(id), null, newcomer);
             }
         }
+    }
+
+    /** What surveys that an observer belongs to allow and ask, by survey. */
+    @Transactional(readOnly = true)
+    public Map<UUID, SurveyRules> rulesOfTheirs(UUID observerId) {
+        Map<UUID, SurveyRules> rules = new LinkedHashMap<>();
+        surveys.findOf(observerId).forEach(survey -> rules.put(survey.id(), survey.rules()));
+        return rules;
     }
 
     /** @throws Problem if the observer does not belong to the survey */

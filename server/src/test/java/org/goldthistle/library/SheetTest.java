@@ -109,6 +109,27 @@ class SheetTest extends ServerTest {
     }
 
     @Test
+    void first_looks_leave_the_groups_that_show_them() {
+        Caller dipper = signedIn("Dipper");
+
+        JsonNode all = dipper.get("/api/sheets/which").expect(200);
+        JsonNode needles =
+                dipper.get("/api/sheets/which?look=foliage:needle-tufts").expect(200);
+
+        assertThat(all.path("next").asText()).isNotBlank();
+        assertThat(all.path("traits").findValuesAsText("trait")).contains("foliage", "fruit");
+        assertThat(needles.path("remaining").toString()).contains("larches").doesNotContain("firs");
+        assertThat(needles.path("ruledOut").findValuesAsText("trait")).contains("foliage");
+        dipper.get("/api/sheets/which?look=foliage:blue").expectProblem(422, "no-such-look");
+        dipper.get("/api/sheets/which?look=foliage:broad&look=foliage:broad").expectProblem(422, "no-such-look");
+    }
+
+    @Test
+    void the_schema_of_sheets_is_published() {
+        assertThat(signedIn("Dipper").get("/api/sheets/schema").text()).isEqualTo(GroupSheetJson.schema());
+    }
+
+    @Test
     void a_sheet_that_ships_anew_is_a_new_version_unless_a_person_has_made_one() {
         String text = BuiltInLibrary.sheetText("limes").replace("\"id\": \"limes\"", "\"id\": \"limes-of-ours\"");
         assertThat(library.keepUpToDate(text)).isEqualTo(OptionalInt.of(1));

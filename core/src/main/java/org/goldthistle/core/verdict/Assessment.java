@@ -210,12 +210,18 @@ public final class Assessment {
         return failed;
     }
 
+    /** Whether the evidence carries the call at its tier, without asking what could still be looked at. */
+    public boolean isSignable() {
+        return failedGateItems().isEmpty()
+                && stillNeeded.stream().noneMatch(need -> need.kind().isOnEvidence());
+    }
+
     /** Whether the evidence carries the call. */
     public Verdict verdict() {
         if (!failedGateItems().isEmpty()) {
             return Verdict.UNSETTLED;
         }
-        if (stillNeeded.stream().noneMatch(need -> need.kind().isOnEvidence())) {
+        if (isSignable()) {
             return Verdict.SIGNABLE;
         }
         boolean hope = offered().stream().anyMatch(check -> check.chanceToSettle() > WORTH_GOING_ON);

@@ -1,0 +1,417 @@
+package org.goldthistle.draft;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.goldthistle.account.AccountService;
+import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.core.Refusal;
+import org.goldthistle.core.RefusedException;
+import org.goldthistle.core.change.SheetChange;
+import org.goldthistle.core.change.SheetDifference;
+import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.formats.CharacterMatrix;
+import org.goldthistle.formats.GroupSheetJson;
+import org.goldthistle.formats.GroupSheetWriter;
+import org.goldthistle.library.LibraryService;
+import org.goldthistle.library.StoredSheet;
+import org.goldthistle.platform.Problem;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps drafts of sheets: anybody who may edit sees them, their owner alone changes them. */
+@Service
+class DraftService {
+    /** The largest sheet that is taken, in bytes. */
+    static final int LARGEST = 5 * 1024 * 1024;
+
+    private final DraftRepository drafts;
+    private final LibraryService library;
+    private final AccountService accounts;
+    private final JdbcClient jdbc;
+    private final ObjectMapper json;
+    private final Clock clock;
+
+    DraftService(
+            DraftRepository drafts,
+            LibraryService library,
+            AccountService accounts,
+            JdbcClient jdbc,
+            ObjectMapper json,
+            Clock clock) {
+        this.drafts = drafts;
+        this.library = library;
+        this.accounts = accounts;
+        this.jdbc = jdbc;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** Every draft, the last changed first. */
+    @Transactional(readOnly = true)
+    List<DraftDto.DraftRow> all(UUID observerId) {
+        List<Draft> found = drafts.findAllByOrderByChangedAtDesc();
+        var callSigns =
+                accounts.callSigns(found.stream().map(Draft::ownerId).distinct().toList());
+        return found.stream()
+                .map(one -> new DraftDto.DraftRow(
+                        one.id(),
+                        one.groupId(),
+                        tree(one.body()).path("title").asText(""),
+                        callSigns.get(one.ownerId()),
+                        one.ownerId().equals(observerId),
+                        one.changedAt()))
+                .toList();
+    }
+
+    /** @throws Problem if there is no such draft */
+    @Transactional(readOnly = true)
+    DraftDto show(UUID id, SignedInObserver observer) {
+        return dto(find(id), observer);
+    }
+
+    /**
+     * Begins a draft. Sent again, it changes nothing; a group's draft that the observer has already is gone on with.
+     *
+     * @throws Problem if there is nothing it could be begun from
+     */
+    @Transactional
+    DraftDto begin(UUID id, NewDraft asked, SignedInObserver observer) {
+        Optional<Draft> there = drafts.findById(id);
+        if (there.isPresent()) {
+            return dto(own(there.get(), observer), observer);
+        }
+        Draft.Beginning beginning = switch (asked.from()) {
+            case "change" -> change(library.find(given(asked.versionId(), "versionId")));
+            case "copy" -> new Draft.Beginning(null, given(asked.versionId(), "versionId"), null, renamed(asked));
+            case "region" ->
+                new Draft.Beginning(null, asked.versionId(), standsAlone(asked.versionId()), renamed(asked));
+            case "scratch" -> new Draft.Beginning(null, null, null, skeleton(asked));
+            default ->
+                throw Problem.unfit(
+                        "no-such-beginning",
+                        "A draft is begun from change, copy, region or scratch, but \"" + asked.from()
+                                + "\" was sent. Nothing was begun.");
+        };
+        return begun(id, beginning, observer);
+    }
+
+    private DraftDto begun(UUID id, Draft.Beginning beginning, SignedInObserver observer) {
+        Optional<Draft> mine = beginning.groupId() == null
+                ? Optional.empty()
+                : drafts.findByOwnerIdAndGroupId(observer.id(), beginning.groupId());
+        return dto(
+                mine.orElseGet(() -> drafts.saveAndFlush(new Draft(id, observer.id(), beginning, clock.instant()))),
+                observer);
+    }
+
+    private Draft.Beginning change(StoredSheet sheet) {
+        return new Draft.Beginning(
+                sheet.sheet().id(),
+                sheet.id(),
+                library.originalOf(sheet.id()).orElse(null),
+                GroupSheetWriter.text(sheet.sheet()));
+    }
+
+    /** The version, which must not be laid over another itself. */
+    private UUID standsAlone(UUID versionId) {
+        UUID given = given(versionId, "versionId");
+        if (library.originalOf(given).isPresent()) {
+            throw Problem.unfit(
+                    "regional-already",
+                    "This sheet is one of a region itself. Nothing was begun; begin from its original.");
+        }
+        return given;
+    }
+
+    private String renamed(NewDraft asked) {
+        ObjectNode sheet = (ObjectNode) tree(GroupSheetWriter.text(
+                library.find(given(asked.versionId(), "versionId")).sheet()));
+        sheet.put("id", given(asked.groupId(), "groupId"));
+        sheet.put("title", given(asked.title(), "title"));
+        sheet.put("region", given(asked.region(), "region"));
+        return sheet.toString();
+    }
+
+    private String skeleton(NewDraft asked) {
+        ObjectNode sheet = json.createObjectNode();
+        sheet.put("format", GroupSheetJson.FORMAT);
+        sheet.put("id", given(asked.groupId(), "groupId"));
+        sheet.put("title", given(asked.title(), "title"));
+        sheet.put("region", given(asked.region(), "region"));
+        sheet.put("why", "");
+        sheet.putObject("fallback").put("scientificName", "").put("commonName", "");
+        List.of("taxa", "gate", "characters", "indices", "cautions").forEach(sheet::putArray);
+        sheet.putArray("sources").add("general field-botany knowledge; check against your regional flora");
+        return sheet.toString();
+    }
+
+    private static <T> T given(T value, String key) {
+        if (value == null) {
+            throw Problem.unfit("incomplete", "A draft that is begun like this needs " + key + ". Nothing was begun.");
+        }
+        return value;
+    }
+
+    /**
+     * Begins a draft with a sheet that was made elsewhere: of a group that the library has, or a new one.
+     *
+     * @throws Problem if the file breaks the format or a rule, or the observer has a draft of the group already
+     */
+    @Transactional
+    DraftDto take(UUID id, byte[] file, SignedInObserver observer) {
+        GroupSheet sheet;
+        try {
+            sheet = GroupSheetJson.readStrictly(text(file));
+        } catch (RefusedException broken) {
+            throw Problem.unfit(
+                    "not-a-sheet",
+                    "This file is no sheet that can be taken in: " + places(broken.refusals())
+                            + ". Nothing of it was taken; correct it and send it again.",
+                    broken.refusals());
+        }
+        if (!library.has(sheet.id())) {
+            return begun(id, new Draft.Beginning(null, null, null, GroupSheetWriter.text(sheet)), observer);
+        }
+        if (drafts.findByOwnerIdAndGroupId(observer.id(), sheet.id()).isPresent()) {
+            throw Problem.conflict(
+                    "draft-already",
+                    "You have a draft of " + sheet.title() + " already. Nothing of the file was taken; save or discard"
+                            + " your draft first.");
+        }
+        Draft.Beginning change = change(library.newest(sheet.id()));
+        return begun(
+                id,
+                new Draft.Beginning(
+                        change.groupId(), change.basedOn(), change.overlayOn(), GroupSheetWriter.text(sheet)),
+                observer);
+    }
+
+    private static String places(List<Refusal> refusals) {
+        int shown = 3;
+        String first = String.join(
+                "; ", refusals.stream().limit(shown).map(Refusal::message).toList());
+        return refusals.size() <= shown ? first : first + "; and " + (refusals.size() - shown) + " more places";
+    }
+
+    private static String text(byte[] file) {
+        try {
+            String text = StandardCharsets.UTF_8
+                    .newDecoder()
+                    .decode(ByteBuffer.wrap(file))
+                    .toString();
+            return text.startsWith("\uFEFF") ? text.substring(1) : text;
+        } catch (CharacterCodingException other) {
+            throw RefusedException.of("", "bytes that are no UTF-8", "a file saved as UTF-8");
+        }
+    }
+
+    /**
+     * Takes the profiles of a table over into a draft.
+     *
+     * @throws Problem if the table does not fit the draft, or the draft breaks a rule itself
+     */
+    @Transactional
+    DraftDto takeMatrix(UUID id, byte[] table, SignedInObserver observer) throws IOException {
+        Draft draft = own(find(id), observer);
+        try {
+            GroupSheet sheet = CharacterMatrix.read(new ByteArrayInputStream(table), read(draft));
+            draft.change(GroupSheetWriter.text(sheet), clock.instant());
+        } catch (RefusedException unfit) {
+            throw Problem.unfit(
+                    "matrix-does-not-fit",
+                    "This table does not fit the draft: " + places(unfit.refusals())
+                            + ". Nothing of it was taken over; correct it and send it again.",
+                    unfit.refusals());
+        }
+        return dto(drafts.saveAndFlush(draft), observer);
+    }
+
+    /**
+     * Keeps a draft as far as it has come, whether it keeps the rules or not.
+     *
+     * @param revision that the change was made on
+     * @throws Problem if it was changed elsewhere in the meantime, or is another's
+     */
+    @Transactional
+    DraftDto change(UUID id, int revision, JsonNode sheet, SignedInObserver observer) {
+        Draft draft = own(find(id), observer);
+        String text = sheet.toString();
+        if (text.length() > LARGEST) {
+            throw tooLarge();
+        }
+        if (!sheet.isObject()) {
+            throw Problem.unfit("not-a-sheet", "A sheet is an object in { }. Nothing was changed.");
+        }
+        if (draft.revision() != revision) {
+            if (tree(draft.body()).equals(sheet)) {
+                return dto(draft, observer); // the answer to the same change was lost
+            }
+            throw Problem.stale("draft", dto(draft, observer));
+        }
+        draft.change(text, clock.instant());
+        return dto(drafts.saveAndFlush(draft), observer);
+    }
+
+    static Problem tooLarge() {
+        return Problem.unfit(
+                "file-too-large",
+                "This is larger than 5 MB, and no sheet needs that much. Nothing of it was taken; send a sheet or a"
+                        + " table of one group.");
+    }
+
+    /** Throws a draft away. */
+    @Transactional
+    void discard(UUID id, SignedInObserver observer) {
+        drafts.findById(id).ifPresent(draft -> drafts.delete(own(draft, observer)));
+    }
+
+    /** What a draft changes of the version it was begun from; nothing where it begins a group. */
+    @Transactional(readOnly = true)
+    List<SheetChange> differences(UUID id) {
+        Draft draft = find(id);
+        return draft.basedOn() == null
+                ? List.of()
+                : SheetDifference.between(library.find(draft.basedOn()).sheet(), readable(draft));
+    }
+
+    /**
+     * Makes a draft the newest version of its group, and ends it.
+     *
+     * @param over the newest version, where the observer has seen that it is another than the one they began from
+     * @throws Problem if the draft breaks a rule, changes nothing, or a newer version was saved since
+     */
+    @Transactional
+    StoredSheet save(UUID id, String note, Optional<UUID> over, SignedInObserver observer) {
+        Draft draft = own(find(id), observer);
+        GroupSheet sheet = readable(draft);
+        jdbc.sql("select 1 from pg_advisory_xact_lock(hashtext('sheet ' || ?))")
+                .param(sheet.id())
+                .query(Integer.class)
+                .single();
+        if (draft.groupId() == null) {
+            if (library.has(sheet.id())) {
+                throw unfit(List.of(new Refusal("id", sheet.id(), "an id that no group of the library has")));
+            }
+        } else {
+            requireOfGroup(draft, sheet, over);
+        }
+        Optional<UUID> original = Optional.ofNullable(draft.overlayOn());
+        try {
+            StoredSheet saved = library.save(sheet, original, observer.id(), note.strip());
+            drafts.delete(draft);
+            return saved;
+        } catch (RefusedException more) {
+            throw unfit(more.refusals());
+        }
+    }
+
+    private void requireOfGroup(Draft draft, GroupSheet sheet, Optional<UUID> over) {
+        StoredSheet newest = library.newest(draft.groupId());
+        if (!sheet.id().equals(draft.groupId())) {
+            throw unfit(
+                    List.of(new Refusal("id", sheet.id(), draft.groupId() + ", since it is a version of that group")));
+        }
+        if (newest.sheet().equals(sheet)) {
+            throw Problem.unfit(
+                    "nothing-changed",
+                    "This is what version " + newest.version() + " says already. No version was made; change something"
+                            + " first, or discard the draft.");
+        }
+        if (!newest.id().equals(draft.basedOn()) && !over.equals(Optional.of(newest.id()))) {
+            throw Problem.stale("sheet", newest.id());
+        }
+    }
+
+    private static Problem unfit(List<Refusal> refusals) {
+        return Problem.unfit(
+                "not-a-sheet",
+                "The draft cannot be saved yet: " + places(refusals)
+                        + ". It is kept as it is; correct it and save again.",
+                refusals);
+    }
+
+    /** A draft's sheet. */
+    @Transactional(readOnly = true)
+    StoredSheet sheetOf(UUID id) {
+        Draft draft = find(id);
+        return new StoredSheet(draft.id(), 0, "", org.goldthistle.core.balance.GroupModel.of(readable(draft)));
+    }
+
+    /** The version that a draft was begun from; empty: none. */
+    @Transactional(readOnly = true)
+    Optional<StoredSheet> baseOf(UUID id) {
+        return Optional.ofNullable(find(id).basedOn()).map(library::find);
+    }
+
+    private GroupSheet readable(Draft draft) {
+        try {
+            return read(draft);
+        } catch (RefusedException broken) {
+            throw unfit(broken.refusals());
+        }
+    }
+
+    private static GroupSheet read(Draft draft) {
+        return GroupSheetJson.readStrictly(draft.body());
+    }
+
+    private Draft find(UUID id) {
+        return drafts.findById(id)
+                .orElseThrow(() -> Problem.missing(
+                        "no-such-draft",
+                        "There is no such draft; it was saved or discarded. Look at the versions of its group."));
+    }
+
+    private static Draft own(Draft draft, SignedInObserver observer) {
+        if (!draft.ownerId().equals(observer.id())) {
+            throw Problem.forbidden(
+                    "draft-of-another", "This draft is another's. You can read it; nothing was changed.");
+        }
+        return draft;
+    }
+
+    private DraftDto dto(Draft draft, SignedInObserver observer) {
+        List<Refusal> refusals = List.of();
+        try {
+            read(draft);
+        } catch (RefusedException broken) {
+            refusals = broken.refusals();
+        }
+        Optional<StoredSheet> base = Optional.ofNullable(draft.basedOn()).map(library::find);
+        UUID newest =
+                draft.groupId() == null ? null : library.newest(draft.groupId()).id();
+        return new DraftDto(
+                draft.id(),
+                draft.groupId(),
+                draft.basedOn(),
+                base.map(StoredSheet::version).orElse(null),
+                newest == null || newest.equals(draft.basedOn()) ? null : newest,
+                draft.overlayOn() != null,
+                accounts.callSigns(List.of(draft.ownerId())).get(draft.ownerId()),
+                draft.ownerId().equals(observer.id()),
+                draft.revision(),
+                draft.changedAt(),
+                tree(draft.body()),
+                refusals);
+    }
+
+    private JsonNode tree(String body) {
+        try {
+            return json.readTree(body);
+        } catch (JsonProcessingException broken) {
+            throw new IllegalStateException("the database keeps JSON", broken);
+        }
+    }
+}
