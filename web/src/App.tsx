@@ -46,6 +46,7 @@ const GalleryPage = lazy(() =>
   import('./features/group/GalleryPage').then((it) => ({ default: it.GalleryPage })),
 )
 
+const EditPage = lazy(() => import('./features/draft/EditPage').then((it) => ({ default: it.EditPage })))
 const ReviewPage = lazy(() =>
   import('./features/review/ReviewPage').then((it) => ({ default: it.ReviewPage })),
 )
@@ -103,6 +104,7 @@ export function App() {
             <Route path="/groups/:groupId/card" element={<Fetched page={<CardPage />} />} />
             <Route path="/groups/:groupId/cautions" element={<Fetched page={<CautionsPage />} />} />
             <Route path="/groups/:groupId/versions" element={<Fetched page={<VersionsPage />} />} />
+            <Route path="/drafts/:draftId" element={<Fetched page={<EditPage />} />} />
             <Route path="/groups/:groupId" element={<Fetched page={<GroupSideBySide />} />} />
             <Route path="/surveys/:surveyId/trees/:treeId" element={<Fetched page={<BenchPage />} />} />
             <Route

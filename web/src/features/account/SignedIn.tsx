@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { type ReactNode, useEffect, useState } from 'react'
-import { Navigate, NavLink, Outlet, useLocation, useMatch, useNavigate } from 'react-router'
+import { Link, Navigate, NavLink, Outlet, useLocation, useMatch, useNavigate } from 'react-router'
 import { api, SIGNED_OUT } from '../../api/client'
 import { ObserverContext } from '../../api/observer'
 import { failure, wordsOf } from '../../api/problem'
@@ -18,14 +18,26 @@ import { YouSheet } from './YouSheet'
 const TAB =
   'flex min-h-12 items-center border-b-[3px] border-transparent px-3 max-sm:px-1.5 aria-[current=page]:border-thistle aria-[current=page]:font-bold'
 
+type TabProps = { readonly to: string; readonly also: string; readonly children: ReactNode }
+
+/** A tab that is the current one on its own pages and on some whose address begins otherwise. */
+function Tab({ to, also, children }: TabProps) {
+  const here = useMatch(`${to}/*`)
+  const there = useMatch(also)
+  return (
+    <Link to={to} className={TAB} aria-current={here || there ? 'page' : undefined}>
+      {children}
+    </Link>
+  )
+}
+
 /** Reviews, with how many wait for this observer. */
 function ReviewTab() {
-  const inReview = useMatch('/surveys/:surveyId/review/*')
   const { survey } = useSurvey()
   const queue = useQuery({ ...queueQuery(survey?.id ?? '', { mine: true }), enabled: survey !== undefined })
   const waiting = queue.data?.forMe ?? 0
   return (
-    <NavLink to="/review" className={TAB} aria-current={inReview ? 'page' : undefined}>
+    <Tab to="/review" also="/surveys/:surveyId/review/*">
       Review
       {waiting > 0 && (
         <span className="figure ml-1 rounded-full bg-thistle px-2 text-sm font-bold text-card">
@@ -33,7 +45,7 @@ function ReviewTab() {
           <span className="sr-only"> for you</span>
         </span>
       )}
-    </NavLink>
+    </Tab>
   )
 }
 
@@ -94,9 +106,9 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
                 Bench
               </NavLink>
             )}
-            <NavLink to="/groups" className={TAB}>
+            <Tab to="/groups" also="/drafts/*">
               Groups
-            </NavLink>
+            </Tab>
             <NavLink to="/quality" className={`${TAB} max-sm:hidden`}>
               Quality
             </NavLink>

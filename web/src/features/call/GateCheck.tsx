@@ -1,11 +1,13 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Check as Tick, X } from 'lucide-react'
+import { useState } from 'react'
 import { groupsQuery } from '../../api/groups'
 import { wordsOf } from '../../api/problem'
 import type { Bench, GateItem, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { useKeys } from '../../ui/useKeys'
+import { WhichGroup } from '../group/WhichGroup'
 import type { Mark } from './outbox'
 import { benchQuery, sendGroup } from './queries'
 
@@ -79,6 +81,7 @@ function Failed({ bench, sheet, item, onMark }: Pick<Props, 'bench' | 'sheet' | 
   const queries = useQueryClient()
   const { surveyId, id: treeId } = bench.tree
   const groups = useQuery(groupsQuery)
+  const [asking, setAsking] = useState(false)
   const other = groups.data?.find((one) => one.groupId === item.otherwiseGroup)
   const change = useMutation({
     mutationFn: (groupId: string) => sendGroup(surveyId, treeId, groupId),
@@ -97,8 +100,20 @@ function Failed({ bench, sheet, item, onMark }: Pick<Props, 'bench' | 'sheet' | 
               Look among: {other.title}
             </Button>
           )}
+          <Button onClick={() => setAsking(true)}>Which group is it?</Button>
           <Button onClick={() => onMark(item.id, 'taken-back')}>It was a mistake</Button>
         </div>
+        {asking && (
+          <WhichGroup
+            groups={groups.data ?? []}
+            choose="Look among"
+            onChoose={(group) => {
+              setAsking(false)
+              change.mutate(group.groupId)
+            }}
+            onClose={() => setAsking(false)}
+          />
+        )}
         {other && (
           <p>
             What you read under {sheet.title.toLowerCase()} is kept, and is there again when you come back to

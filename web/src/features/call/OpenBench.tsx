@@ -1,6 +1,9 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useNavigate, useSearchParams } from 'react-router'
+import { Link, useNavigate, useSearchParams } from 'react-router'
+import { wordsOf } from '../../api/problem'
 import type { Bench, Sheet } from '../../api/types'
+import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { useKeys } from '../../ui/useKeys'
 import { useNarrow } from '../../ui/useNarrow'
@@ -16,6 +19,7 @@ import { gateId, inHand as inHandOf, nextGateItem, stops } from './inHand'
 import { KeyList } from './KeyList'
 import { type Part, PartBar } from './PartBar'
 import { Path } from './Path'
+import { benchQuery, moveToNewest } from './queries'
 import type { Outcome } from './SignForm'
 import { SignPanel } from './SignPanel'
 import { useBeamView } from './useBeamView'
@@ -152,12 +156,40 @@ function Notices({ bench, sheet, waiting }: NoticesProps) {
       {waiting > 0 && <Waiting count={waiting} />}
       <BenchReview bench={bench} />
       {bench.newerVersion !== undefined && bench.newerVersion !== null && (
-        <Notice tone="plain">
-          The library has version {bench.newerVersion} of this sheet. This call stays on version{' '}
-          {sheet.version}, which it was begun with.
-        </Notice>
+        <NewerSheet bench={bench} sheet={sheet} newer={bench.newerVersion} />
       )}
     </>
+  )
+}
+
+type NewerProps = { readonly bench: Bench; readonly sheet: Sheet; readonly newer: number }
+
+/** The library has moved on; the call does so only when its reader says so. */
+function NewerSheet({ bench, sheet, newer }: NewerProps) {
+  const queries = useQueryClient()
+  const { surveyId, id: treeId, closed } = bench.tree
+  const move = useMutation({
+    mutationFn: () => moveToNewest(surveyId, treeId),
+    onSuccess: (answer) => queries.setQueryData(benchQuery(surveyId, treeId).queryKey, answer),
+  })
+  return (
+    <Notice tone="plain">
+      <div className="flex flex-wrap items-center gap-x-4">
+        <span>
+          The library has version {newer} of this sheet. This call stays on version {sheet.version}, which it
+          was begun with.{' '}
+          <Link className="text-thistle underline" to={`/groups/${sheet.groupId}/versions`}>
+            What is different
+          </Link>
+        </span>
+        {!closed && (
+          <Button disabled={move.isPending} onClick={() => move.mutate()}>
+            Go on with version {newer}
+          </Button>
+        )}
+      </div>
+      {move.isError && <p className="font-bold">{wordsOf(move.error)}</p>}
+    </Notice>
   )
 }
 

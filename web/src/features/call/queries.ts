@@ -66,6 +66,15 @@ export async function sendGroup(surveyId: string, treeId: string, groupId: strin
   )
 }
 
+/** Goes on with the newest version of the sheet. */
+export async function moveToNewest(surveyId: string, treeId: string) {
+  return dataOf(
+    await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/newest-sheet', {
+      params: { path: { surveyId, treeId } },
+    }),
+  )
+}
+
 /** Sends a photo as it is; the id is made once, so that a retry does not keep it twice. */
 export async function sendPhoto(surveyId: string, treeId: string, id: string, character: string, file: File) {
   return dataOf(

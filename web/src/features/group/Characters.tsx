@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { Fragment, useState } from 'react'
 import type { Character, Sheet } from '../../api/types'
 import { Drawing } from '../../ui/Drawing'
 import { Mark } from '../../ui/Mark'
@@ -60,7 +60,16 @@ export function Characters({ sheet }: { readonly sheet: Sheet }) {
 
 type Props = { readonly sheet: Sheet; readonly character: Character }
 
+const MULTIPLIERS = [
+  { key: 'stages', text: 'By stage' },
+  { key: 'materials', text: 'By material' },
+  { key: 'positions', text: 'By place in crown' },
+] as const
+
 function CharacterCard({ sheet, character }: Props) {
+  const others = sheet.characters.filter(
+    (one) => one !== character && one.cluster !== undefined && one.cluster === character.cluster,
+  )
   return (
     <article
       id={character.id}
@@ -111,9 +120,39 @@ function CharacterCard({ sheet, character }: Props) {
               ; {school.replace('-', ' ')} <span className="figure">{weight.toFixed(2)}</span>
             </span>
           ))}
-          {character.materialMatters && '; less when fallen or from litter'}
-          {character.positionMatters && '; other in shade or on sprouts'}
         </dd>
+        {MULTIPLIERS.map(({ key, text }) => {
+          const factors = Object.entries(character[key])
+          return (
+            factors.length > 0 && (
+              <Fragment key={key}>
+                <dt className="font-semibold">{text}</dt>
+                <dd>
+                  {factors.map(([code, factor], i) => (
+                    <span key={code}>
+                      {i > 0 && ', '}
+                      {code} <span className="figure">×{factor}</span>
+                    </span>
+                  ))}
+                </dd>
+              </Fragment>
+            )
+          )
+        })}
+        {character.cluster && (
+          <>
+            <dt className="font-semibold">One signal with</dt>
+            <dd>
+              {others.length > 0 ? others.map((one) => one.name.toLowerCase()).join(', ') : 'nothing else'}
+            </dd>
+          </>
+        )}
+        {character.absence === 'weak' && (
+          <>
+            <dt className="font-semibold">Not seeing it</dt>
+            <dd>tells little: it counts a quarter</dd>
+          </>
+        )}
         <dt className="font-semibold">Effort</dt>
         <dd>
           {counted(character.minutes, 'minute')}

@@ -6,12 +6,11 @@ import { wordsOf } from '../../api/problem'
 import { sheetQuery } from '../../api/sheets'
 import type { Sheet } from '../../api/types'
 import { Notice } from '../../ui/Notice'
-import { dayAndTime } from '../../ui/words'
 import { Characters } from './Characters'
 import { FieldCard } from './FieldCard'
 import { GroupTabs } from './GroupTabs'
-import { versionsQuery } from './queries'
 import { Season } from './Season'
+import { Versions } from './Versions'
 
 /** The newest sheet of the group in the address, on a page of its own. */
 function OnGroup({ show }: { readonly show: (sheet: Sheet) => ReactNode }) {
@@ -79,44 +78,6 @@ function Cautions({ sheet }: { readonly sheet: Sheet }) {
               <p className="mt-1 text-sm text-quiet">Shown with: {checks(one.topic).join(', ')}.</p>
             )}
           </li>
-        ))}
-      </ul>
-    </>
-  )
-}
-
-function Versions({ sheet }: { readonly sheet: Sheet }) {
-  const versions = useQuery(versionsQuery(sheet.groupId))
-  return (
-    <>
-      <h1 className="text-2xl">{sheet.title}: versions</h1>
-      <p className="mb-3 max-w-prose">
-        A signed call keeps the version it was signed with, and gives the same figures for ever.
-      </p>
-      {versions.isError && <Notice tone="wrong">{wordsOf(versions.error)}</Notice>}
-      <ul className="divide-y divide-line border-y border-line bg-card">
-        {versions.data?.map((one) => (
-          <li key={one.id} className="flex flex-wrap items-center gap-x-4 px-3 py-2">
-            <span className="font-semibold">Version {one.version}</span>
-            <span>{one.builtIn ? 'came with the application' : 'made here'}</span>
-            <span className="text-quiet">{dayAndTime(one.createdAt)}</span>
-            <span className="figure text-sm text-quiet" title={one.sha256}>
-              {one.sha256.slice(0, 12)}
-            </span>
-            <a
-              href={`/api/sheets/${one.id}/file`}
-              download
-              className="ml-auto inline-flex min-h-11 items-center font-semibold text-thistle underline"
-            >
-              Its file (JSON)
-            </a>
-          </li>
-        ))}
-      </ul>
-      <h2 className="mt-4 text-lg">Sources</h2>
-      <ul className="list-disc pl-6">
-        {sheet.sources.map((source) => (
-          <li key={source}>{source}</li>
         ))}
       </ul>
     </>

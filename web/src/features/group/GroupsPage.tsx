@@ -1,13 +1,19 @@
-import { keepPreviousData, queryOptions, useQuery } from '@tanstack/react-query'
+import { queryOptions, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { Link } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { api, dataOf } from '../../api/client'
 import { groupsQuery } from '../../api/groups'
+import { useObserver } from '../../api/observer'
 import { wordsOf } from '../../api/problem'
 import type { Group } from '../../api/types'
+import { Button } from '../../ui/Button'
+import { Mark } from '../../ui/Mark'
 import { Notice } from '../../ui/Notice'
-import { monthName } from '../../ui/words'
+import { dayAndTime, monthName } from '../../ui/words'
+import { NewGroup } from '../draft/NewGroup'
+import { draftsQuery } from '../draft/queries'
 import { seasonQuery } from './queries'
+import { WhichGroup } from './WhichGroup'
 
 const FEWEST_LETTERS = 3
 
@@ -17,25 +23,41 @@ const namesQuery = (find: string) =>
     queryFn: async ({ signal }) =>
       dataOf(await api.GET('/api/sheets/names', { params: { query: { find } }, signal })),
     enabled: find.trim().length >= FEWEST_LETTERS,
-    placeholderData: keepPreviousData,
   })
 
 /** The groups that get mixed up, and everything that their sheets name. */
 export function GroupsPage() {
   const groups = useQuery(groupsQuery)
   const [wanted, setWanted] = useState('')
+  const [open, setOpen] = useState<'which' | 'new'>()
+  const navigate = useNavigate()
+  const edits = useObserver().role !== 'crew'
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4">
       <div className="mx-auto w-full max-w-5xl">
         <div className="my-2 flex flex-wrap items-center justify-between gap-3">
           <h1 className="text-2xl">Groups</h1>
-          <Link
-            to="/drawings"
-            className="inline-flex min-h-11 items-center font-semibold text-thistle underline"
-          >
-            All drawings
-          </Link>
+          <div className="flex flex-wrap items-center gap-4">
+            <Link
+              to="/drawings"
+              className="inline-flex min-h-11 items-center font-semibold text-thistle underline"
+            >
+              All drawings
+            </Link>
+            <Button onClick={() => setOpen('which')}>Which group?</Button>
+            {edits && <Button onClick={() => setOpen('new')}>New group</Button>}
+          </div>
         </div>
+        {open === 'which' && (
+          <WhichGroup
+            groups={groups.data ?? []}
+            choose="Open"
+            onChoose={(group) => navigate(`/groups/${group.groupId}`)}
+            onClose={() => setOpen(undefined)}
+          />
+        )}
+        {open === 'new' && <NewGroup groups={groups.data ?? []} onClose={() => setOpen(undefined)} />}
+        {edits && <Drafts />}
         <label className="mb-3 block max-w-xl font-semibold">
           Look for a tree, a character or a state
           <input
@@ -72,14 +94,51 @@ function GroupCard({ group }: { readonly group: Group }) {
       className="block h-full rounded-plain border border-line bg-card p-4 hover:bg-thistle-wash"
     >
       <span className="block font-head text-lg font-bold">{group.title}</span>
-      <span className="mt-1 block">{group.taxa.join(' · ')}</span>
-      {fates && (
-        <span className="mt-1 block font-semibold">
-          In {monthName(month)} {howOften(fates.map((fate) => fate.settles))}.
-        </span>
-      )}
+      <span className="mt-1 block">
+        {group.taxa.map((taxon, k) => (
+          <span key={taxon.id} className="mr-4 inline-flex items-center gap-1.5">
+            <Mark candidate={k} standing="other" />
+            {taxon.commonName}
+            <span className={taxon.origin === 'invasive' ? 'text-sm text-rust-ink' : 'text-sm text-quiet'}>
+              {[taxon.origin, taxon.standing !== 'common' && taxon.standing].filter(Boolean).join(', ')}
+            </span>
+          </span>
+        ))}
+      </span>
+      <span className="mt-1 block font-semibold">
+        {fates && `In ${monthName(month)} ${howOften(fates.map((fate) => fate.settles))}; `}
+        {group.readable[month - 1]} of {group.characters} characters can be read now.
+      </span>
       <span className="mt-1 block text-quiet">{group.why}</span>
+      <span className="mt-1 block text-sm text-quiet">{group.region}</span>
     </Link>
+  )
+}
+
+/** Drafts that are worked on, with whose they are. */
+function Drafts() {
+  const drafts = useQuery(draftsQuery)
+  if (!drafts.data || drafts.data.length === 0) return null
+  return (
+    <section aria-label="Drafts" className="mb-4">
+      <h2 className="text-lg">Drafts</h2>
+      <ul className="divide-y divide-line border-y border-line bg-card">
+        {drafts.data.map((one) => (
+          <li key={one.id}>
+            <Link
+              to={`/drafts/${one.id}`}
+              className="flex min-h-11 flex-wrap items-center gap-x-3 px-3 hover:bg-thistle-wash"
+            >
+              <span className="font-semibold">{one.title || 'A group without a name'}</span>
+              <span className="text-quiet">
+                {one.mine ? 'yours' : `${one.owner}’s`}, {one.groupId ? 'the next version' : 'a new group'}
+              </span>
+              <span className="ml-auto text-sm text-quiet">{dayAndTime(one.changedAt)}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }
 

@@ -50,3 +50,12 @@ export const versionsQuery = (groupId: string) =>
     queryFn: async ({ signal }) =>
       dataOf(await api.GET('/api/sheets/versions', { params: { query: { groupId } }, signal })),
   })
+
+/** What is different between two versions; neither ever changes. */
+export const differencesQuery = (from: string, to: string) =>
+  queryOptions({
+    queryKey: ['sheets', 'differences', from, to],
+    queryFn: async ({ signal }) =>
+      dataOf(await api.GET('/api/sheets/differences', { params: { query: { from, to } }, signal })),
+    staleTime: Number.POSITIVE_INFINITY,
+  })

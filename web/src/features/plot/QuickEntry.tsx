@@ -5,6 +5,7 @@ import { Problem, wordsOf } from '../../api/problem'
 import type { Group, NamedTaxon, Plot, TreeBody, TreeRow } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
+import { WhichGroup } from '../group/WhichGroup'
 import { plotTreesQuery, sendTree } from './queries'
 import { type ParsedLine, parseLine } from './quickEntry'
 
@@ -25,6 +26,7 @@ export function QuickEntry({ surveyId, plot, trees, taxa, groups, onEntered }: P
   const [line, setLine] = useKeptText(`quick.${plot.id}`)
   const [left, setLeft] = useKeptText(`pasted.${plot.id}`)
   const [help, setHelp] = useState(false)
+  const [asking, setAsking] = useState(false)
   const ids = useRef(new Map<string, string>()) // a line that is sent again is the same tree
   const vocabulary = { taxa, groups }
   const parsed = parseLine(line, vocabulary)
@@ -91,13 +93,22 @@ export function QuickEntry({ surveyId, plot, trees, taxa, groups, onEntered }: P
               <label htmlFor="quick-entry" className="font-semibold">
                 New tree, in one line
               </label>
-              <button
-                type="button"
-                className="min-h-6 text-sm text-thistle underline"
-                onClick={() => setHelp(!help)}
-              >
-                {help ? 'fold the help' : 'how to write it'}
-              </button>
+              <span className="flex gap-4">
+                <button
+                  type="button"
+                  className="min-h-6 text-sm text-thistle underline"
+                  onClick={() => setAsking(true)}
+                >
+                  which group?
+                </button>
+                <button
+                  type="button"
+                  className="min-h-6 text-sm text-thistle underline"
+                  onClick={() => setHelp(!help)}
+                >
+                  {help ? 'fold the help' : 'how to write it'}
+                </button>
+              </span>
             </span>
             <input
               id="quick-entry"
@@ -125,6 +136,17 @@ export function QuickEntry({ surveyId, plot, trees, taxa, groups, onEntered }: P
         </div>
       </form>
       {help && <Help />}
+      {asking && (
+        <WhichGroup
+          groups={groups}
+          choose="Add to the line"
+          onChoose={(group) => {
+            setLine(`${line.trim()} ${group.groupId.replaceAll('-', ' ')}`.trim())
+            setAsking(false)
+          }}
+          onClose={() => setAsking(false)}
+        />
+      )}
       <div aria-live="polite" className="min-h-7">
         {line.trim() === '' ? (
           <p className="text-quiet">

@@ -48,6 +48,7 @@ class DemoData implements ApplicationRunner {
     private final TreeService trees;
     private final DemoSeasons seasons;
     private final DemoReviews reviews;
+    private final DemoLibrary revised;
     private final ObjectMapper json;
     private final String passphrase;
 
@@ -58,6 +59,7 @@ class DemoData implements ApplicationRunner {
             TreeService trees,
             DemoSeasons seasons,
             DemoReviews reviews,
+            DemoLibrary revised,
             ObjectMapper json,
             @Value("${goldthistle.demo.passphrase}") String passphrase) {
         this.accounts = accounts;
@@ -66,6 +68,7 @@ class DemoData implements ApplicationRunner {
         this.trees = trees;
         this.seasons = seasons;
         this.reviews = reviews;
+        this.revised = revised;
         this.json = json;
         this.passphrase = passphrase;
     }
@@ -108,6 +111,7 @@ class DemoData implements ApplicationRunner {
         }
         reviews.workThrough(bySeason.get(DemoPlot.OPEN), people);
         reviews.draw(bySeason.get(DemoPlot.OPEN), FEW_DRAWN);
+        revised.revise(crew.get("Redpoll"), crew.get("Nuthatch"));
         surveys.close(bySeason.get(DemoPlot.CLOSED_EARLIER), lead, true);
         surveys.close(bySeason.get(DemoPlot.CLOSED_LATER), lead, true);
         LOG.info("made the demo data");

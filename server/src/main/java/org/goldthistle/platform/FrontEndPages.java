@@ -22,6 +22,7 @@ class FrontEndPages implements WebMvcConfigurer {
             "/sign-in",
             "/welcome",
             "/drawings",
+            "/drafts/**",
             "/groups/**",
             "/surveys/**"
         }) {

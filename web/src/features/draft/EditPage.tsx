@@ -1,0 +1,266 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { Plus, Undo2 } from 'lucide-react'
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
+import { Link, useNavigate, useParams } from 'react-router'
+import { wordsOf } from '../../api/problem'
+import type { Draft } from '../../api/types'
+import { Button } from '../../ui/Button'
+import { Notice } from '../../ui/Notice'
+import { counted, dayAndTime } from '../../ui/words'
+import { CharacterPart } from './CharacterPart'
+import { DraftKeeper, type Kept } from './draftKeeper'
+import { EffectsPart } from './EffectsPart'
+import { countIn, EditorContext, useEditor } from './editor'
+import { AboutPart, CautionsPart, GatePart } from './GroupPart'
+import { MatrixIn } from './MatrixIn'
+import type { Part } from './parts'
+import { discard, draftQuery, sendChange } from './queries'
+import { SeasonBeside } from './SeasonBeside'
+import { idOf, newCharacter } from './sheetFile'
+import { TaxaPart } from './TaxaPart'
+
+/** A sheet while it is changed. */
+export function EditPage() {
+  const { draftId = '' } = useParams()
+  const draft = useQuery({ ...draftQuery(draftId), refetchOnWindowFocus: false, staleTime: 0, gcTime: 0 })
+  return (
+    <main className="relative min-h-0 flex-1 overflow-y-auto p-4">
+      {draft.isError && (
+        <>
+          <Notice tone="wrong">{wordsOf(draft.error)}</Notice>
+          <Link to="/groups" className="inline-flex min-h-11 items-center text-thistle underline">
+            All groups
+          </Link>
+        </>
+      )}
+      {draft.isPending && <p role="status">Fetching the draft …</p>}
+      {draft.data && <Editing key={draftId} fetched={draft.data} />}
+    </main>
+  )
+}
+
+function Editing({ fetched }: { readonly fetched: Draft }) {
+  const [keeper] = useState(() => new DraftKeeper(fetched, sendChange))
+  const kept = useSyncExternalStore(keeper.subscribe, keeper.now)
+  const [part, showPart] = useState<Part>('about')
+  const top = useRef<HTMLDivElement>(null)
+  const setPart = (next: Part) => {
+    showPart(next)
+    top.current?.scrollIntoView() // what was scrolled to belongs to the part before
+  }
+  const { draft, sheet } = kept
+  const readOnly = !draft.mine
+  const inOrder = kept.where === 'kept' && draft.refusals.length === 0
+  useUndoKey(() => !readOnly && keeper.undo())
+  return (
+    <EditorContext
+      value={{
+        sheet,
+        refusals: draft.refusals,
+        readOnly,
+        regional: draft.regional,
+        change: (make) => keeper.change(make),
+      }}
+    >
+      <div ref={top} className="mx-auto grid w-full max-w-[96rem] gap-4">
+        <Head kept={kept} keeper={keeper} />
+        <div className="grid items-start gap-5 lg:grid-cols-[15rem_minmax(0,1fr)_16rem]">
+          <Parts part={part} onChoose={setPart} />
+          <div className="min-w-0">
+            {part === 'about' && (
+              <>
+                <AboutPart isNew={draft.groupId === undefined || draft.groupId === null} />
+                {!readOnly && !draft.regional && (
+                  <MatrixIn draft={draft} onTaken={(next) => keeper.took(next)} />
+                )}
+              </>
+            )}
+            {part === 'taxa' && <TaxaPart />}
+            {part === 'gate' && <GatePart />}
+            {part === 'cautions' && <CautionsPart />}
+            {part === 'effects' && (
+              <EffectsPart draft={draft} inOrder={inOrder} onSaved={() => keeper.forget()} onGo={setPart} />
+            )}
+            {typeof part === 'number' && (
+              <CharacterPart key={part} index={part} onGone={() => setPart('about')} />
+            )}
+          </div>
+          <SeasonBeside draft={draft} />
+        </div>
+      </div>
+    </EditorContext>
+  )
+}
+
+/** Takes the last change back on ctrl z, outside of fields that take back what was typed themselves. */
+function useUndoKey(undo: () => void) {
+  useEffect(() => {
+    const pressed = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea')
+      if ((event.ctrlKey || event.metaKey) && event.key === 'z' && !typing) {
+        event.preventDefault()
+        undo()
+      }
+    }
+    window.addEventListener('keydown', pressed)
+    return () => window.removeEventListener('keydown', pressed)
+  })
+}
+
+const WHERE_WORDS: Readonly<Record<Kept['where'], string>> = {
+  kept: 'Kept.',
+  sending: 'Keeping …',
+  away: 'Kept in this browser until the server answers.',
+  refused: 'Not kept.',
+  stale: 'Changed on another page.',
+}
+
+function Head({ kept, keeper }: { readonly kept: Kept; readonly keeper: DraftKeeper }) {
+  const navigate = useNavigate()
+  const client = useQueryClient()
+  const [sure, setSure] = useState(false)
+  const { draft, sheet } = kept
+  const throwAway = async () => {
+    await discard(draft.id)
+    keeper.forget()
+    await client.invalidateQueries({ queryKey: ['drafts'] })
+    navigate(draft.groupId ? `/groups/${draft.groupId}/versions` : '/groups')
+  }
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+        <Link
+          to={draft.groupId ? `/groups/${draft.groupId}/versions` : '/groups'}
+          className="inline-flex min-h-11 items-center font-semibold text-thistle underline"
+        >
+          {draft.groupId ? 'Its versions' : 'All groups'}
+        </Link>
+        <h1 className="text-2xl">{sheet.title || 'A group without a name'}</h1>
+        <span className="text-quiet">
+          {draft.regional
+            ? 'a region’s own figures'
+            : draft.basedOnVersion
+              ? `from version ${draft.basedOnVersion}`
+              : 'new'}
+        </span>
+        {draft.mine ? (
+          <div className="ml-auto flex flex-wrap items-center gap-2">
+            <span role="status" className={kept.where === 'kept' ? 'text-moss' : 'font-semibold'}>
+              {WHERE_WORDS[kept.where]}
+            </span>
+            <Button
+              look="quiet"
+              className="inline-flex items-center gap-2"
+              disabled={kept.undoable === 0}
+              onClick={() => keeper.undo()}
+            >
+              <Undo2 aria-hidden className="size-4" /> Undo
+            </Button>
+            {sure ? (
+              <>
+                <span>Throw the draft away for good?</span>
+                <Button onClick={() => void throwAway()}>Discard it</Button>
+                <Button look="quiet" onClick={() => setSure(false)}>
+                  Keep it
+                </Button>
+              </>
+            ) : (
+              <Button look="quiet" onClick={() => setSure(true)}>
+                Discard …
+              </Button>
+            )}
+          </div>
+        ) : (
+          <span className="ml-auto">
+            {draft.owner}’s draft, last changed {dayAndTime(draft.changedAt)}. You can read it.
+          </span>
+        )}
+      </div>
+      {kept.where === 'refused' && <Notice tone="wrong">{kept.told}</Notice>}
+      {kept.where === 'away' && <Notice tone="waiting">{kept.told}</Notice>}
+      {kept.where === 'stale' && kept.there && (
+        <Notice tone="wrong">
+          <p>You changed this draft on another page. Nothing here is lost; choose which to go on with.</p>
+          <div className="mt-2 flex gap-2">
+            <Button onClick={() => kept.there && keeper.settle('here', kept.there)}>
+              Go on with this page’s
+            </Button>
+            <Button onClick={() => kept.there && keeper.settle('there', kept.there)}>
+              Go on with the other page’s
+            </Button>
+          </div>
+        </Notice>
+      )}
+    </>
+  )
+}
+
+/** The parts of the sheet; those that hold something wrong are marked. */
+function Parts({ part, onChoose }: { readonly part: Part; readonly onChoose: (part: Part) => void }) {
+  const { sheet, refusals, readOnly, regional, change } = useEditor()
+  const one = (id: Part, text: string, ...places: string[]) => {
+    const wrong = countIn(refusals, ...places)
+    return (
+      <li key={id}>
+        <button
+          type="button"
+          aria-current={part === id ? 'true' : undefined}
+          onClick={() => onChoose(id)}
+          className="flex min-h-11 w-full items-center gap-2 rounded-plain border-l-4 border-transparent px-2 py-1 text-left leading-tight hover:bg-thistle-wash aria-[current]:border-thistle aria-[current]:bg-card aria-[current]:font-bold"
+        >
+          <span className="grow">{text}</span>
+          {wrong > 0 && (
+            <span className="figure rounded-full bg-rust px-2 text-sm text-card">
+              {wrong}
+              <span className="sr-only"> to put right</span>
+            </span>
+          )}
+        </button>
+      </li>
+    )
+  }
+  return (
+    <nav
+      aria-label="Parts of the sheet"
+      className="lg:sticky lg:top-0 lg:max-h-[calc(100dvh-6rem)] lg:overflow-y-auto"
+    >
+      <ul>
+        {one('effects', readOnly ? 'What would change' : 'What would change, and save')}
+        {one('about', 'The group', 'format', 'id', 'title', 'region', 'why', 'fallback')}
+        {one('taxa', 'Taxa', 'taxa')}
+        {one('gate', 'First look and gate', 'firstLook', 'gate')}
+        {one('cautions', 'Cautions and sources', 'cautions', 'sources', 'indices')}
+      </ul>
+      <p className="mt-2 px-2 font-semibold">{counted(sheet.characters.length, 'character')}</p>
+      <ul>
+        {sheet.characters.map((character, i) =>
+          one(i, character.name || 'A new character', `characters[${i}]`, `characters.${character.id}`),
+        )}
+      </ul>
+      {!readOnly && !regional && (
+        <Button
+          look="quiet"
+          className="inline-flex items-center gap-2"
+          onClick={() => {
+            change((before) => ({
+              ...before,
+              characters: [
+                ...before.characters,
+                newCharacter(
+                  idOf(
+                    'character',
+                    before.characters.map((other) => other.id),
+                  ),
+                  before.taxa,
+                ),
+              ],
+            }))
+            onChoose(sheet.characters.length)
+          }}
+        >
+          <Plus aria-hidden className="size-4" /> Another character
+        </Button>
+      )}
+    </nav>
+  )
+}

@@ -1,0 +1,78 @@
+import { Slider } from 'radix-ui'
+import { NumberBox } from './RangeRuler'
+import type { Multipliers } from './sheetFile'
+
+type FactorProps = {
+  readonly label: string
+  readonly value: number
+  readonly most?: number
+  readonly disabled: boolean
+  readonly wrong?: string | undefined
+  readonly onChange: (value: number) => void
+}
+
+/** A number that is dragged or typed. */
+export function Factor({ label, value, most = 1, disabled, wrong, onChange }: FactorProps) {
+  return (
+    <div>
+      <div className="flex items-center gap-3">
+        <span aria-hidden className="w-32 shrink-0 leading-tight">
+          {label}
+        </span>
+        <NumberBox label={label} value={value} disabled={disabled} onChange={onChange} />
+        <Slider.Root
+          value={[Math.min(most, Math.max(0, value))]}
+          max={most}
+          step={0.01}
+          disabled={disabled}
+          onValueChange={([next = 0]) => onChange(next)}
+          className="relative flex h-11 w-40 touch-none items-center"
+        >
+          <Slider.Track className="relative h-2 grow rounded-sm bg-line">
+            <Slider.Range className="absolute h-2 rounded-sm bg-moss" />
+          </Slider.Track>
+          <Slider.Thumb
+            aria-label={`${label}, by dragging`}
+            className="block h-7 w-3 cursor-ew-resize rounded-sm border-2 border-ink bg-card"
+          />
+        </Slider.Root>
+      </div>
+      {wrong && <p className="text-rust-ink">{wrong}</p>}
+    </div>
+  )
+}
+
+type FactorsProps = {
+  readonly label: string
+  readonly codes: readonly string[]
+  readonly values: Multipliers
+  /** What an unlisted one counts. */
+  readonly unlisted: number
+  readonly most?: number
+  readonly disabled: boolean
+  readonly wrong?: string | undefined
+  readonly onChange: (values: Multipliers) => void
+}
+
+/** Numbers by code; one that is left as the unlisted ones are is not listed. */
+export function Factors({ label, codes, values, unlisted, most, disabled, wrong, onChange }: FactorsProps) {
+  return (
+    <fieldset>
+      <legend className="font-semibold">{label}</legend>
+      {codes.map((code) => (
+        <Factor
+          key={code}
+          label={code.replaceAll('-', ' ')}
+          value={values[code] ?? unlisted}
+          {...(most !== undefined && { most })}
+          disabled={disabled}
+          onChange={(next) => {
+            const { [code]: _, ...others } = values
+            onChange(next === unlisted ? others : { ...others, [code]: next })
+          }}
+        />
+      ))}
+      {wrong && <p className="text-rust-ink">{wrong}</p>}
+    </fieldset>
+  )
+}

@@ -1,0 +1,319 @@
+import { useQuery } from '@tanstack/react-query'
+import { Plus, Trash2 } from 'lucide-react'
+import { groupsQuery } from '../../api/groups'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
+import { Field } from '../../ui/Field'
+import { answerWords, TRAITS, traitWords } from '../group/firstLooks'
+import { useEditor, wrongIn } from './editor'
+import { type GateFile, idOf, ORGANS, replaced, TOPICS, ZONES } from './sheetFile'
+import { Wrong } from './TaxaPart'
+
+const AREA = 'mt-1 block w-full rounded-plain border border-edge bg-card px-3 py-2 font-normal'
+
+/** What the group is called, where its figures hold, why its members are confused. */
+export function AboutPart({ isNew }: { readonly isNew: boolean }) {
+  const { sheet, refusals, readOnly, regional, change } = useEditor()
+  const fixed = readOnly || regional
+  return (
+    <section aria-label="The group" className="grid gap-4">
+      <h2 className="text-xl">The group</h2>
+      <div className="grid gap-3 md:grid-cols-2">
+        <Field
+          label="What a crew calls it"
+          value={sheet.title}
+          disabled={readOnly}
+          wrong={wrongIn(refusals, 'title')}
+          onChange={(event) => change((before) => ({ ...before, title: event.target.value }))}
+        />
+        <Field
+          label="Its id"
+          hint="lower-case words joined by hyphens; it stays for good"
+          value={sheet.id}
+          disabled={readOnly || !isNew}
+          wrong={wrongIn(refusals, 'id')}
+          onChange={(event) => change((before) => ({ ...before, id: event.target.value }))}
+        />
+        <Field
+          label="Where its figures hold"
+          value={sheet.region}
+          disabled={readOnly}
+          wrong={wrongIn(refusals, 'region')}
+          onChange={(event) => change((before) => ({ ...before, region: event.target.value }))}
+        />
+      </div>
+      <label className="font-semibold">
+        Why these get confused, and what is at stake
+        <textarea
+          rows={3}
+          value={sheet.why}
+          disabled={fixed}
+          onChange={(event) => change((before) => ({ ...before, why: event.target.value }))}
+          className={AREA}
+        />
+      </label>
+      <Wrong text={wrongIn(refusals, 'why')} />
+      <fieldset disabled={fixed} className="grid gap-3 md:grid-cols-2">
+        <legend className="mb-1 font-semibold">What is recorded when they cannot be separated</legend>
+        {(['commonName', 'scientificName'] as const).map((key) => (
+          <Field
+            key={key}
+            label={key === 'commonName' ? 'Common name' : 'Scientific name'}
+            value={sheet.fallback[key]}
+            wrong={wrongIn(refusals, `fallback.${key}`)}
+            onChange={(event) =>
+              change((before) => ({
+                ...before,
+                fallback: { ...before.fallback, [key]: event.target.value },
+              }))
+            }
+          />
+        ))}
+      </fieldset>
+    </section>
+  )
+}
+
+/** What anybody sees at the first look, and what every member shares. */
+export function GatePart() {
+  const { sheet, refusals, readOnly, regional, change } = useEditor()
+  const fixed = readOnly || regional
+  const gate = sheet.gate ?? []
+  const look = sheet.firstLook ?? {}
+  const toggle = (trait: string, answer: string, on: boolean) =>
+    change((before) => {
+      const own = before.firstLook?.[trait] ?? []
+      const next = on ? [...own, answer] : own.filter((one) => one !== answer)
+      const { [trait]: _, ...others } = before.firstLook ?? {}
+      return { ...before, firstLook: next.length === 0 ? others : { ...others, [trait]: next } }
+    })
+  return (
+    <section aria-label="First look and gate" className="grid gap-4">
+      <h2 className="text-xl">First look</h2>
+      <p className="max-w-prose text-quiet">
+        What members may show before anybody knows the group; it leads to the group in <i>Which group?</i>.
+        Leave a line empty where it says nothing.
+      </p>
+      <Wrong text={wrongIn(refusals, 'firstLook')} />
+      {TRAITS.map(({ trait, answers }) => (
+        <fieldset key={trait} disabled={fixed} className="flex flex-wrap gap-x-5">
+          <legend className="font-semibold">{traitWords(trait)}</legend>
+          {answers.map((answer) => (
+            <label key={answer} className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-5"
+                checked={look[trait]?.includes(answer) ?? false}
+                onChange={(event) => toggle(trait, answer, event.target.checked)}
+              />
+              {answerWords(answer)}
+            </label>
+          ))}
+        </fieldset>
+      ))}
+      <h2 className="text-xl">Gate</h2>
+      <p className="max-w-prose text-quiet">
+        What every member shares, looked at first on the Bench and never weighed; and what the tree is likely
+        to be when it fails.
+      </p>
+      <ul className="grid gap-4">
+        {gate.map((item, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: an id may be half typed, its place is what it is
+          <li key={i} className="rounded-plain border border-line bg-card p-4">
+            <GateForm item={item} index={i} />
+          </li>
+        ))}
+      </ul>
+      {!fixed && (
+        <Button
+          className="inline-flex w-fit items-center gap-2"
+          onClick={() =>
+            change((before) => ({
+              ...before,
+              gate: [
+                ...(before.gate ?? []),
+                {
+                  id: idOf(
+                    'item',
+                    (before.gate ?? []).map((one) => one.id),
+                  ),
+                  name: '',
+                  organ: 'leaf',
+                  zone: 'hand',
+                  howTo: '',
+                  otherwise: '',
+                },
+              ],
+            }))
+          }
+        >
+          <Plus aria-hidden className="size-4" /> Another item
+        </Button>
+      )}
+    </section>
+  )
+}
+
+function GateForm({ item, index }: { readonly item: GateFile; readonly index: number }) {
+  const { refusals, readOnly, regional, change } = useEditor()
+  const groups = useQuery(groupsQuery)
+  const fixed = readOnly || regional
+  const set = (next: Partial<GateFile>) =>
+    change((before) => ({
+      ...before,
+      gate: replaced(before.gate ?? [], index, (one) => ({ ...one, ...next })),
+    }))
+  const wrong = (key: string) => wrongIn(refusals, `gate[${index}].${key}`)
+  return (
+    <fieldset disabled={fixed} className="grid gap-3 md:grid-cols-2">
+      <Field
+        label="What every member shows"
+        value={item.name}
+        wrong={wrong('name')}
+        onChange={(event) => set({ name: event.target.value })}
+      />
+      <Field
+        label="How to look"
+        value={item.howTo}
+        wrong={wrong('howTo')}
+        onChange={(event) => set({ howTo: event.target.value })}
+      />
+      <Choice
+        label="Organ"
+        options={ORGANS.map((value) => ({ value, text: value }))}
+        value={item.organ}
+        onChange={(organ) => set({ organ })}
+      />
+      <Choice
+        label="Station"
+        options={ZONES.map((value) => ({ value, text: value === 'cut' ? 'knife' : value.replace('-', ' ') }))}
+        value={item.zone}
+        onChange={(zone) => set({ zone })}
+      />
+      <Field
+        label="What it is likely to be otherwise"
+        value={item.otherwise}
+        wrong={wrong('otherwise')}
+        onChange={(event) => set({ otherwise: event.target.value })}
+      />
+      <Choice
+        label="Group to look in then"
+        options={[
+          { value: '', text: 'none' },
+          ...(groups.data ?? []).map((one) => ({ value: one.groupId, text: one.title })),
+        ]}
+        value={item.otherwiseGroup ?? ''}
+        onChange={(group) => set({ otherwiseGroup: group === '' ? null : group })}
+      />
+      {!fixed && (
+        <Button
+          look="quiet"
+          className="inline-flex w-fit items-center gap-2"
+          onClick={() =>
+            change((before) => ({ ...before, gate: (before.gate ?? []).filter((_, i) => i !== index) }))
+          }
+        >
+          <Trash2 aria-hidden className="size-4" /> Leave out
+        </Button>
+      )}
+    </fieldset>
+  )
+}
+
+/** Cautions and sources. */
+export function CautionsPart() {
+  const { sheet, refusals, readOnly, regional, change } = useEditor()
+  const fixed = readOnly || regional
+  const cautions = sheet.cautions ?? []
+  return (
+    <section aria-label="Cautions and sources" className="grid gap-4">
+      <h2 className="text-xl">Cautions</h2>
+      <p className="max-w-prose text-quiet">
+        Say what to be careful of and defer to local rules and licensed people; never a dose or a remedy.
+      </p>
+      <ul className="grid gap-3">
+        {cautions.map((caution, i) => (
+          <li
+            // biome-ignore lint/suspicious/noArrayIndexKey: a topic may stand twice until somebody says otherwise
+            key={i}
+            className="grid gap-3 rounded-plain border border-line bg-card p-3 md:grid-cols-[12rem_minmax(0,1fr)_auto]"
+          >
+            <Choice
+              label="Topic"
+              options={TOPICS.map((value) => ({ value, text: value.replaceAll('-', ' ') }))}
+              value={caution.topic}
+              onChange={(topic) =>
+                change((before) => ({
+                  ...before,
+                  cautions: replaced(before.cautions ?? [], i, (one) => ({ ...one, topic })),
+                }))
+              }
+            />
+            <label className="font-semibold">
+              What to be careful of
+              <textarea
+                rows={2}
+                value={caution.text}
+                disabled={fixed}
+                onChange={(event) =>
+                  change((before) => ({
+                    ...before,
+                    cautions: replaced(before.cautions ?? [], i, (one) => ({
+                      ...one,
+                      text: event.target.value,
+                    })),
+                  }))
+                }
+                className={AREA}
+              />
+              <Wrong text={wrongIn(refusals, `cautions[${i}]`)} />
+            </label>
+            {!fixed && (
+              <Button
+                look="quiet"
+                aria-label={`Leave out the caution on ${caution.topic}`}
+                onClick={() =>
+                  change((before) => ({
+                    ...before,
+                    cautions: (before.cautions ?? []).filter((_, j) => j !== i),
+                  }))
+                }
+              >
+                <Trash2 aria-hidden className="size-4" />
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {!fixed && (
+        <Button
+          className="inline-flex w-fit items-center gap-2"
+          onClick={() =>
+            change((before) => ({
+              ...before,
+              cautions: [...(before.cautions ?? []), { topic: 'legal', text: '' }],
+            }))
+          }
+        >
+          <Plus aria-hidden className="size-4" /> Another caution
+        </Button>
+      )}
+      <label className="font-semibold">
+        Sources, one a line: author, year, title, where
+        <textarea
+          rows={5}
+          value={sheet.sources.join('\n')}
+          disabled={fixed}
+          onChange={(event) =>
+            change((before) => ({
+              ...before,
+              sources: event.target.value.split('\n'),
+            }))
+          }
+          className={AREA}
+        />
+      </label>
+      <Wrong text={wrongIn(refusals, 'sources')} />
+    </section>
+  )
+}

@@ -1,0 +1,71 @@
+import { useState } from 'react'
+import { Problem, wordsOf } from '../../api/problem'
+import type { Draft } from '../../api/types'
+import { Notice } from '../../ui/Notice'
+import { sendMatrix } from './queries'
+
+/** Takes the figures of a table over that somebody worked on elsewhere. */
+export function MatrixIn({
+  draft,
+  onTaken,
+}: {
+  readonly draft: Draft
+  readonly onTaken: (draft: Draft) => void
+}) {
+  const [failed, setFailed] = useState<unknown>()
+  const [busy, setBusy] = useState(false)
+  const take = async (file: File) => {
+    setBusy(true)
+    setFailed(undefined)
+    try {
+      onTaken(await sendMatrix(draft.id, file))
+    } catch (error) {
+      setFailed(error)
+    } finally {
+      setBusy(false)
+    }
+  }
+  return (
+    <section aria-label="Figures as a table" className="mt-6">
+      <h2 className="text-xl">Figures as a table</h2>
+      <p className="max-w-prose text-quiet">
+        The matrix of taxa and characters goes out as CSV from the versions page and comes back here: a row
+        for each taxon, character, and state or limit.
+      </p>
+      <label className="mt-2 block font-semibold">
+        Take the figures of a table over
+        <input
+          type="file"
+          accept=".csv,text/csv"
+          disabled={busy}
+          onChange={(event) => {
+            const file = event.target.files?.[0]
+            event.target.value = ''
+            if (file) void take(file)
+          }}
+          className="mt-1 block min-h-11 font-normal"
+        />
+      </label>
+      {failed !== undefined && <Refused error={failed} />}
+    </section>
+  )
+}
+
+/** What is wrong with a file, place by place. */
+export function Refused({ error }: { readonly error: unknown }) {
+  const places = error instanceof Problem ? error.refusals : []
+  return (
+    <Notice tone="wrong">
+      <p>{wordsOf(error)}</p>
+      {places.length > 3 && (
+        <ul className="mt-1 max-h-60 list-disc overflow-y-auto pl-6">
+          {places.map((one) => (
+            <li key={`${one.key} ${one.found}`}>
+              <b>{one.key}</b>: found {one.found}, expected {one.expected}.
+            </li>
+          ))}
+        </ul>
+      )}
+    </Notice>
+  )
+}

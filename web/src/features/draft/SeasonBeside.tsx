@@ -1,0 +1,140 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { wordsOf } from '../../api/problem'
+import type { Draft, SeasonChart } from '../../api/types'
+import { Mark } from '../../ui/Mark'
+import { MONTHS, monthName, STAGES } from '../../ui/words'
+import { draftSeasonQuery } from './queries'
+
+const SELECT = 'min-h-11 rounded-plain border border-edge bg-card px-2'
+
+/** How well the taxa can be told apart by the draft, and what that was before; reckoned anew after each change. */
+export function SeasonBeside({ draft }: { readonly draft: Draft }) {
+  const [stage, setStage] = useState<string>('mature')
+  const [month, setMonth] = useState(new Date().getMonth() + 1)
+  const inOrder = draft.refusals.length === 0
+  const season = useQuery({
+    ...draftSeasonQuery(draft.id, draft.revision, stage),
+    enabled: inOrder,
+    placeholderData: keepPreviousData,
+  })
+  const taxa = (draft.sheet as { taxa?: readonly { id: string; commonName: string }[] }).taxa ?? []
+  const after = season.data?.after.months[month - 1]
+  const before = season.data?.before?.months[month - 1]
+  return (
+    <aside aria-label="How well they are told apart" className="grid content-start gap-2 lg:sticky lg:top-0">
+      <h2 className="text-lg">How well they are told apart</h2>
+      <div className="flex flex-wrap gap-2">
+        <select
+          aria-label="Stage of the trees"
+          className={SELECT}
+          value={stage}
+          onChange={(event) => setStage(event.target.value)}
+        >
+          {STAGES.map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </select>
+        <select
+          aria-label="Month of the visit"
+          className={SELECT}
+          value={month}
+          onChange={(event) => setMonth(Number(event.target.value))}
+        >
+          {MONTHS.map((name, i) => (
+            <option key={name} value={i + 1}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </div>
+      {season.isError && <p className="text-rust-ink">{wordsOf(season.error)}</p>}
+      {!inOrder && <p className="text-quiet">It is reckoned when everything is in order.</p>}
+      {season.isPending && inOrder && <p role="status">Playing trees through the year …</p>}
+      {inOrder && season.data && after && (
+        <>
+          <p className="text-sm text-quiet">
+            Of 100 trees of each taxon read in {monthName(month)}, so many are rightly named
+            {before && '; before this draft in brackets'}.
+          </p>
+          <ul className="grid gap-1">
+            {taxa.map((taxon, k) => {
+              const now = Math.round(100 * (after.taxa[k]?.settles ?? 0))
+              const was = before?.taxa[k] && Math.round(100 * before.taxa[k].settles)
+              return (
+                <li key={taxon.id} className="flex items-center gap-2">
+                  <Mark candidate={k} standing="other" />
+                  <span className="grow leading-tight">{taxon.commonName}</span>
+                  <b className="figure">{now}</b>
+                  {was !== undefined && (
+                    <span
+                      className={`figure text-sm ${was === now ? 'text-quiet' : 'font-bold text-rust-ink'}`}
+                    >
+                      ({was})
+                    </span>
+                  )}
+                </li>
+              )
+            })}
+          </ul>
+          <Year
+            taxa={taxa}
+            after={season.data.after}
+            before={season.data.before}
+            chosen={month}
+            onChoose={setMonth}
+          />
+          {season.isFetching && <p role="status">Reckoning anew …</p>}
+        </>
+      )}
+    </aside>
+  )
+}
+
+type YearProps = {
+  readonly taxa: readonly { readonly id: string; readonly commonName: string }[]
+  readonly after: SeasonChart
+  readonly before: SeasonChart | null | undefined
+  readonly chosen: number
+  readonly onChoose: (month: number) => void
+}
+
+/** The year in small: a bar a month for what the draft names, a line where it was before. */
+function Year({ taxa, after, before, chosen, onChoose }: YearProps) {
+  const mean = (season: SeasonChart | null | undefined, i: number) => {
+    const fates = season?.months[i]?.taxa ?? []
+    return fates.reduce((sum, one) => sum + one.settles, 0) / (taxa.length || 1)
+  }
+  return (
+    <div>
+      <p className="text-sm text-quiet">Through the year, of all taxa alike</p>
+      <ol className="flex h-24 items-end gap-0.5">
+        {MONTHS.map((name, i) => {
+          const [now, was] = [Math.round(100 * mean(after, i)), Math.round(100 * mean(before, i))]
+          return (
+            <li key={name} className="h-full flex-1">
+              <button
+                type="button"
+                aria-pressed={chosen === i + 1}
+                aria-label={`${name}: ${now} of 100${before ? `, before ${was}` : ''}`}
+                onClick={() => onChoose(i + 1)}
+                className="relative block h-full w-full border border-line bg-card aria-pressed:border-ink"
+              >
+                <span className="absolute inset-x-0 bottom-0 bg-moss" style={{ height: `${now}%` }} />
+                {before && (
+                  <span
+                    className="absolute inset-x-0 border-t-2 border-ink"
+                    style={{ bottom: `calc(${was}% - 1px)` }}
+                  />
+                )}
+                <span aria-hidden className="absolute inset-x-0 top-0 text-center text-xs">
+                  {name.slice(0, 1)}
+                </span>
+              </button>
+            </li>
+          )
+        })}
+      </ol>
+    </div>
+  )
+}

@@ -1,0 +1,78 @@
+import type { DrawingHint } from '../../api/types'
+
+/** The first looks that a sheet can speak of; the server knows the same by code. */
+export const TRAITS = [
+  { trait: 'foliage', answers: ['broad', 'single-needles', 'needle-tufts'] },
+  { trait: 'leaf-set', answers: ['singly', 'pairs'] },
+  { trait: 'thorns', answers: ['none', 'some'] },
+  { trait: 'blade', answers: ['undivided', 'lobed'] },
+  { trait: 'bud', answers: ['scales', 'one-cap', 'naked'] },
+  {
+    trait: 'fruit',
+    answers: [
+      'conifer-cones',
+      'small-woody-cones',
+      'crumbling-catkins',
+      'berries-in-tails',
+      'berries',
+      'haws',
+      'nuts-on-a-wing',
+      'woolly-capsules',
+    ],
+  },
+] as const
+
+const TRAIT_WORDS: Readonly<Record<string, string>> = {
+  foliage: 'Leaves or needles?',
+  'leaf-set': 'How do leaves or buds stand on the twig?',
+  thorns: 'Thorns anywhere on twigs or stem?',
+  blade: 'How is the leaf cut?',
+  bud: 'What covers a winter bud?',
+  fruit: 'What does it bear, or what lies beneath it?',
+}
+
+const ANSWER_WORDS: Readonly<Record<string, string>> = {
+  broad: 'broad leaves',
+  'single-needles': 'needles, singly',
+  'needle-tufts': 'needles in tufts',
+  singly: 'singly, by turns',
+  pairs: 'in pairs, or nearly so',
+  none: 'none',
+  some: 'thorns',
+  undivided: 'undivided',
+  lobed: 'lobed, or cut at the tip',
+  scales: 'two or more scales',
+  'one-cap': 'a single cap',
+  naked: 'nothing, it is naked and felted',
+  'conifer-cones': 'cones of a conifer',
+  'small-woody-cones': 'small woody cones that stay',
+  'crumbling-catkins': 'catkins that fall to pieces',
+  'berries-in-tails': 'berries in tails',
+  berries: 'berries in the leaf angles or in heads',
+  haws: 'red haws with hard stones',
+  'nuts-on-a-wing': 'nuts hanging from a pale wing',
+  'woolly-capsules': 'capsules that let wool go',
+}
+
+const DRAWN: Readonly<Record<string, DrawingHint>> = {
+  singly: { part: 'arrangement', parameters: { arrangement: 'alternate' } },
+  pairs: { part: 'arrangement', parameters: { arrangement: 'opposite' } },
+  'one-cap': { part: 'bud', parameters: { cover: 'cap' } },
+  scales: { part: 'bud', parameters: { cover: 'scaled' } },
+  naked: { part: 'bud', parameters: { cover: 'naked' } },
+}
+
+/** A first look as it is asked. */
+export function traitWords(trait: string): string {
+  return TRAIT_WORDS[trait] ?? trait
+}
+
+/** An answer in field words. */
+export function answerWords(answer: string): string {
+  return ANSWER_WORDS[answer] ?? answer.replaceAll('-', ' ')
+}
+
+/** The drawing of an answer, if there is one. */
+export function answerDrawn(answer: string): DrawingHint | undefined {
+  return DRAWN[answer]
+}
