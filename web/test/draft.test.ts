@@ -98,6 +98,7 @@ describe('places', () => {
     expect(placeWords('taxa[0].plantedAbundance', sheet)).toBe('the a, planted abundance')
     expect(placeWords('taxa.abundance', sheet)).toBe('taxa, abundance')
     expect(placeWords('gate[1].howTo', sheet)).toBe('gate 2, how to')
+    expect(placeWords('fallback.commonName', sheet)).toBe('what is recorded otherwise, common name')
     expect(
       ['characters[0].id', 'taxa.abundance', 'firstLook.bud', 'sources', 'title'].map((key) =>
         partOf(key, sheet),

@@ -40,6 +40,7 @@ export function EditPage() {
 }
 
 function Editing({ fetched }: { readonly fetched: Draft }) {
+  const client = useQueryClient()
   const [keeper] = useState(() => new DraftKeeper(fetched, sendChange))
   const kept = useSyncExternalStore(keeper.subscribe, keeper.now)
   const [part, showPart] = useState<Part>('about')
@@ -51,6 +52,10 @@ function Editing({ fetched }: { readonly fetched: Draft }) {
   const { draft, sheet } = kept
   const readOnly = !draft.mine
   const inOrder = kept.where === 'kept' && draft.refusals.length === 0
+  const saved = async () => {
+    keeper.forget()
+    await client.invalidateQueries() // lists, groups and versions all have a newer sheet now
+  }
   useUndoKey(() => !readOnly && keeper.undo())
   return (
     <EditorContext
@@ -64,7 +69,7 @@ function Editing({ fetched }: { readonly fetched: Draft }) {
     >
       <div ref={top} className="mx-auto grid w-full max-w-[96rem] gap-4">
         <Head kept={kept} keeper={keeper} />
-        <div className="grid items-start gap-5 lg:grid-cols-[15rem_minmax(0,1fr)_16rem]">
+        <div className="grid items-start gap-5 lg:grid-cols-[14rem_minmax(0,1fr)_19rem]">
           <Parts part={part} onChoose={setPart} />
           <div className="min-w-0">
             {part === 'about' && (
@@ -79,7 +84,7 @@ function Editing({ fetched }: { readonly fetched: Draft }) {
             {part === 'gate' && <GatePart />}
             {part === 'cautions' && <CautionsPart />}
             {part === 'effects' && (
-              <EffectsPart draft={draft} inOrder={inOrder} onSaved={() => keeper.forget()} onGo={setPart} />
+              <EffectsPart draft={draft} inOrder={inOrder} onSaved={saved} onGo={setPart} />
             )}
             {typeof part === 'number' && (
               <CharacterPart key={part} index={part} onGone={() => setPart('about')} />

@@ -17,7 +17,7 @@ type Props = {
   readonly draft: Draft
   /** Whether the server has every change and none breaks a rule. */
   readonly inOrder: boolean
-  readonly onSaved: () => void
+  readonly onSaved: () => Promise<void>
   /** Opens another part. */
   readonly onGo: (part: Part) => void
 }
@@ -188,8 +188,8 @@ function Saving({ draft, onSaved }: Pick<Props, 'draft' | 'onSaved'>) {
     setBusy(true)
     try {
       const saved = await saveVersion(draft.id, { note, ...(over && { over }) })
-      onSaved()
       navigate(`/groups/${saved.groupId}/versions`)
+      await onSaved()
     } catch (error) {
       setFailed(error)
       setBusy(false)

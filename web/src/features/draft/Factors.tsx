@@ -33,8 +33,10 @@ export function Factor({ label, value, most = 1, disabled, wrong, onChange }: Fa
           </Slider.Track>
           <Slider.Thumb
             aria-label={`${label}, by dragging`}
-            className="block h-7 w-3 cursor-ew-resize rounded-sm border-2 border-ink bg-card"
-          />
+            className="grid h-7 w-6 cursor-ew-resize place-items-center"
+          >
+            <span className="block h-7 w-3 rounded-sm border-2 border-ink bg-card" />
+          </Slider.Thumb>
         </Slider.Root>
       </div>
       {wrong && <p className="text-rust-ink">{wrong}</p>}

@@ -108,7 +108,7 @@ function Year({ taxa, after, before, chosen, onChoose }: YearProps) {
   return (
     <div>
       <p className="text-sm text-quiet">Through the year, of all taxa alike</p>
-      <ol className="flex h-24 items-end gap-0.5">
+      <ol className="flex h-24 items-end">
         {MONTHS.map((name, i) => {
           const [now, was] = [Math.round(100 * mean(after, i)), Math.round(100 * mean(before, i))]
           return (

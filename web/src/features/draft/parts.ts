@@ -35,7 +35,9 @@ export function placeWords(key: string, sheet: SheetFile): string {
     const name = one.commonName || 'a taxon without a name'
     return taxon[3] ? `${name}, ${plain(taxon[3])}` : name
   }
-  return plain(key)
+  return key.startsWith('fallback')
+    ? `what is recorded otherwise${plain(key.slice('fallback'.length))}`
+    : plain(key)
 }
 
 function plain(key: string): string {

@@ -33,7 +33,9 @@ export function Versions({ sheet }: { readonly sheet: Sheet }) {
           </li>
         ))}
       </ul>
-      {(versions.data?.length ?? 0) > 1 && <Compare versions={versions.data ?? []} />}
+      {(versions.data?.length ?? 0) > 1 && (
+        <Compare key={versions.data?.[0]?.id} versions={versions.data ?? []} />
+      )}
       <h2 className="mt-4 text-lg">Sources</h2>
       <ul className="list-disc pl-6">
         {sheet.sources.map((source) => (

@@ -54,12 +54,35 @@ const ANSWER_WORDS: Readonly<Record<string, string>> = {
   'woolly-capsules': 'capsules that let wool go',
 }
 
+const PLAIN_LEAF = {
+  ratio: 1.4,
+  widest: 0.45,
+  base: 'rounded',
+  tip: 'short',
+  margin: 'single',
+  teeth: 14,
+  veins: 6,
+}
+
 const DRAWN: Readonly<Record<string, DrawingHint>> = {
+  broad: { part: 'leaf', parameters: PLAIN_LEAF },
+  'single-needles': { part: 'needle-shoot', parameters: { ranks: 'flat' } },
+  'needle-tufts': { part: 'tuft', parameters: {} },
   singly: { part: 'arrangement', parameters: { arrangement: 'alternate' } },
   pairs: { part: 'arrangement', parameters: { arrangement: 'opposite' } },
-  'one-cap': { part: 'bud', parameters: { cover: 'cap' } },
+  undivided: { part: 'leaf', parameters: PLAIN_LEAF },
+  lobed: { part: 'lobed-leaf', parameters: { depth: 0.5, lobes: 5 } },
   scales: { part: 'bud', parameters: { cover: 'scaled' } },
+  'one-cap': { part: 'bud', parameters: { cover: 'cap' } },
   naked: { part: 'bud', parameters: { cover: 'naked' } },
+  'conifer-cones': { part: 'cone', parameters: {} },
+  'small-woody-cones': { part: 'cone-cluster', parameters: { stalks: 'stalked' } },
+  'crumbling-catkins': { part: 'catkin-scale', parameters: { lobes: 'sideways' } },
+  'berries-in-tails': { part: 'raceme', parameters: { form: 'hanging' } },
+  berries: { part: 'fruit', parameters: { collar: 'disc' } },
+  haws: { part: 'stubs', parameters: { stubs: 'one' } },
+  'nuts-on-a-wing': { part: 'cyme', parameters: { stance: 'hanging' } },
+  'woolly-capsules': { part: 'catkin', parameters: { leaves: 'bare' } },
 }
 
 /** A first look as it is asked. */

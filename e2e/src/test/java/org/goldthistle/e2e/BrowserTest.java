@@ -106,10 +106,17 @@ abstract class BrowserTest {
         List<String> serious = new AxeBuilder(page)
                 .withTags(List.of("wcag2a", "wcag2aa", "wcag21aa", "wcag22aa")).analyze().getViolations().stream()
                         .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
+                        .filter(rule -> !isOfSlidersBesideBoxes(rule))
                         .map(BrowserTest::words)
                         .toList();
 
         assertThat(serious).as(page.url()).isEmpty();
+    }
+
+    /** Thumbs on one bar may come close to each other; the boxes below do the same and are large enough. */
+    private static boolean isOfSlidersBesideBoxes(Rule rule) {
+        return rule.getId().equals("target-size")
+                && rule.getNodes().stream().allMatch(node -> node.getHtml().contains("role=\"slider\""));
     }
 
     private static String words(Rule rule) {

@@ -1,0 +1,200 @@
+package org.goldthistle.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import org.junit.jupiter.api.Test;
+
+/** A sheet is changed by somebody who knows the trees. */
+class EditorTest extends BrowserTest {
+    private static final LocatorAssertions.ContainsTextOptions PATIENTLY =
+            new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
+
+    @Test
+    void a_character_is_changed_its_season_and_its_calls_are_seen_and_a_version_is_saved() {
+        Page nuthatch = signedIn("Nuthatch");
+        edit(nuthatch, "limes");
+        Locator apart = nuthatch.getByLabel("How well they are told apart");
+        nuthatch.getByLabel("Month of the visit").selectOption("November");
+        Locator large =
+                apart.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("large-leaved"));
+        assertThat(large).containsText("(", PATIENTLY);
+        String before = large.innerText();
+        assertAccessible(nuthatch);
+
+        part(nuthatch, "Hairs on this year");
+        nuthatch.getByLabel("Weight", exact()).fill("0.05");
+        assertThat(kept(nuthatch)).containsText("Kept.", PATIENTLY);
+        assertThat(large).not().hasText(before, new LocatorAssertions.HasTextOptions().setTimeout(30_000));
+        Locator thumb = nuthatch.getByRole(AriaRole.SLIDER).first();
+        thumb.focus();
+        thumb.press("ArrowLeft");
+        thumb.press("ArrowLeft");
+        org.assertj.core.api.Assertions.assertThat(sumOf(nuthatch, "small-leaved lime: "))
+                .isEqualTo(100);
+        Locator january = nuthatch.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName("January").setExact(true));
+        january.click();
+        assertThat(january).hasAttribute("aria-pressed", "false");
+        assertAccessible(nuthatch);
+
+        part(nuthatch, "What would change");
+        Locator effects = nuthatch.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What would change"));
+        assertThat(effects).containsText("were read again", PATIENTLY);
+        assertThat(effects).containsText("weight: 0.7");
+        assertThat(effects).containsText("months: all year");
+        assertAccessible(nuthatch);
+        nuthatch.getByLabel("Why, for whoever").fill("Twigs weather bald by midwinter.");
+        nuthatch.getByText("Save this version").click();
+        assertThat(nuthatch.getByText("Twigs weather bald by midwinter.")).isVisible();
+        assertThat(nuthatch.getByText("made by Nuthatch")).isVisible();
+        assertThat(nuthatch.getByLabel("What is different")).containsText("0.05", PATIENTLY);
+        assertAccessible(nuthatch);
+    }
+
+    @Test
+    void a_draft_outlasts_a_lost_connection_and_a_closed_tab() {
+        Page redpoll = signedIn("Redpoll");
+        edit(redpoll, "alders");
+        String address = redpoll.url();
+        assertThat(kept(redpoll)).containsText("Kept.", PATIENTLY);
+        BrowserContext browser = redpoll.context();
+        browser.setOffline(true);
+        redpoll.getByLabel("What a crew calls it").fill("Alders of the carr");
+        assertThat(kept(redpoll)).containsText("Kept in this browser", PATIENTLY);
+        redpoll.close();
+        // another page of the same browser, when the connection is there again
+        Page again = browser.newPage();
+        browser.setOffline(false);
+        again.navigate(address);
+
+        assertThat(again.getByLabel("What a crew calls it")).hasValue("Alders of the carr");
+        assertThat(kept(again)).containsText("Kept.", PATIENTLY);
+        Page treecreeper = signedIn("Treecreeper");
+        treecreeper.navigate("/groups");
+        treecreeper.getByText("Alders of the carr").click();
+        assertThat(treecreeper.getByText("Redpoll’s draft")).isVisible();
+        assertThat(treecreeper.getByLabel("What a crew calls it")).isDisabled();
+        assertAccessible(treecreeper);
+        Page dipper = signedIn("Dipper");
+        dipper.navigate("/groups/alders/versions");
+        assertThat(dipper.getByText("came with the application")).isVisible();
+        assertThat(dipper.getByText("Edit this sheet")).hasCount(0);
+    }
+
+    @Test
+    void a_sheet_made_elsewhere_is_taken_in_and_a_broken_one_is_refused_with_its_place() {
+        Page nuthatch = signedIn("Nuthatch");
+        nuthatch.navigate("/groups");
+        String version = nuthatch.request()
+                .get("/api/sheets")
+                .text()
+                .replaceAll("(?s).*\"groupId\":\"firs\".*?\"versionId\":\"([^\"]+)\".*", "$1");
+        String sheet = nuthatch.request()
+                .get("/api/sheets/" + version + "/file")
+                .text()
+                .replace("\"id\" : \"firs\"", "\"id\" : \"firs-of-the-nursery\"")
+                .replaceFirst("\"title\" : \"", "\"title\" : \"Nursery: ");
+        nuthatch.getByText("New group").click();
+        nuthatch.getByText("from a file").click();
+        assertAccessible(nuthatch);
+
+        take(nuthatch, sheet.replaceFirst("\"weight\" : [0-9.]+", "\"weight\" : 3"));
+        assertThat(nuthatch.getByRole(AriaRole.ALERT)).containsText("characters[0].weight: found 3");
+        take(nuthatch, "not a sheet at all");
+        assertThat(nuthatch.getByRole(AriaRole.ALERT)).containsText("line 1");
+        take(nuthatch, sheet);
+
+        assertThat(nuthatch.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .containsText("Nursery: ");
+        part(nuthatch, "What would change");
+        nuthatch.getByText("Save this version").click();
+        assertThat(nuthatch.getByText("made by Nuthatch")).isVisible();
+        nuthatch.navigate("/groups");
+        assertThat(nuthatch.getByText("Nursery: ")).isVisible();
+    }
+
+    @Test
+    void a_new_group_begins_with_nothing_and_says_what_is_still_missing() {
+        Page treecreeper = signedIn("Treecreeper");
+        treecreeper.navigate("/groups");
+        treecreeper.getByText("New group").click();
+        treecreeper.getByLabel("What a crew calls it").fill("Elms");
+        treecreeper.getByLabel("Where its figures hold").fill("Tarnholt Forest");
+        treecreeper
+                .getByText("Begin", new Page.GetByTextOptions().setExact(true))
+                .click();
+        part(treecreeper, "What would change");
+        assertThat(treecreeper.getByText("must be put right first")).isVisible();
+        treecreeper.getByText("what is recorded otherwise, common name").click();
+        assertThat(treecreeper.getByLabel("Its id")).hasValue("elms");
+        part(treecreeper, "Taxa");
+        treecreeper.getByText("Another taxon").click();
+        treecreeper.getByLabel("Common name").fill("wych elm");
+        assertThat(treecreeper.getByText("wych elm").first()).isVisible();
+        treecreeper.getByText("Discard …").click();
+        treecreeper.getByText("Discard it").click();
+        assertThat(treecreeper.getByText("Groups").first()).isVisible();
+    }
+
+    @Test
+    void which_group_is_found_from_quick_entry_in_a_few_looks() {
+        Page siskin = signedIn("Siskin", 390, 844);
+        siskin.navigate("/plots");
+        siskin.getByText("Kettle Moss 07").first().click();
+        siskin.getByText("which group?").click();
+        Locator dialog = siskin.getByRole(AriaRole.DIALOG);
+        assertThat(dialog).containsText("groups remain");
+        assertAccessible(siskin);
+        dialog.getByText("capsules that let wool go").click();
+        assertThat(dialog).containsText("It can only be");
+        dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Add to the line"))
+                .click();
+        assertThat(siskin.getByLabel("New tree, in one line")).hasValue("sallows");
+        assertThat(siskin.getByLabel("What the line is taken for")).containsText("one of the sallows");
+    }
+
+    private static void edit(Page page, String group) {
+        page.navigate("/groups/" + group + "/versions");
+        page.getByText("Edit this sheet").click();
+        page.getByLabel("Parts of the sheet").waitFor();
+    }
+
+    private static void part(Page page, String name) {
+        page.getByLabel("Parts of the sheet")
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name))
+                .first()
+                .click();
+    }
+
+    private static Locator kept(Page page) {
+        return page.getByRole(AriaRole.STATUS).first();
+    }
+
+    private static void take(Page page, String text) {
+        page.getByLabel("The file")
+                .setInputFiles(
+                        new FilePayload("sheet.json", "application/json", text.getBytes(StandardCharsets.UTF_8)));
+    }
+
+    private static int sumOf(Page page, String whose) {
+        int sum = 0;
+        for (Locator box : page.getByRole(AriaRole.SPINBUTTON).all()) {
+            String name = (String) box.evaluate("box => box.labels?.[0]?.textContent ?? ''");
+            if (name.startsWith(whose)) {
+                sum += (int) Math.round(Double.parseDouble(box.inputValue()));
+            }
+        }
+        return sum;
+    }
+
+    private static Page.GetByLabelOptions exact() {
+        return new Page.GetByLabelOptions().setExact(true);
+    }
+}
