@@ -1,4 +1,7 @@
-/** A signed-in client of the application at a URL: call(method, path, body) answers what came back, parsed. */
+/**
+ * A signed-in client of the application at a URL: call(method, path, body) answers what came back, parsed; a stream of
+ * lines comes back as its text.
+ */
 export async function signedIn(url, callSign, passphrase) {
   const cookies = new Map()
 
@@ -18,6 +21,7 @@ export async function signedIn(url, callSign, passphrase) {
     }
     const text = await answer.text()
     if (!answer.ok) throw new Error(`${method} ${path}: ${answer.status} ${text}`)
+    if (answer.headers.get('content-type')?.startsWith('application/x-ndjson')) return text
     return text === '' ? null : JSON.parse(text)
   }
 

@@ -90,6 +90,9 @@ measure_lists() {
       "$PG_BIN/psql" -X -q -v ON_ERROR_STOP=1 -v name="load $next" -f "$ROOT/bench/load.sql"
       next=$((next + 1))
     done
+    if [[ $surveys == 1 ]]; then
+      node "$ROOT/bench/sheets.mjs" "$(cat "$STATE/bench.url")" Nuthatch "$GOLDTHISTLE_DEMO_PASSPHRASE" >"$1/sheets.md"
+    fi
     node "$ROOT/bench/lists.mjs" "$(cat "$STATE/bench.url")" Dipper "$GOLDTHISTLE_DEMO_PASSPHRASE" $surveys >>"$1/lists.md"
   done
 }
@@ -144,6 +147,14 @@ hundred, and the same rows fetched by plain SQL from the same database.
 | list | surveys of this size in the database | through the application | by SQL |
 | --- | --- | --- | --- |
 $(cat "$1/lists.md")
+
+## Sheets
+
+Beside one such survey, from request to answer; the season over every stage, school, and with and without wounding.
+
+| what | median |
+| --- | --- |
+$(cat "$1/sheets.md")
 
 ## Reviews
 

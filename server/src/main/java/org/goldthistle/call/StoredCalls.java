@@ -1,6 +1,9 @@
 package org.goldthistle.call;
 
 import jakarta.persistence.EntityManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -9,12 +12,14 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import javax.sql.DataSource;
 import org.goldthistle.account.AccountService;
 import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.survey.SurveyRules;
 import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.SurveyedTree;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -38,6 +43,7 @@ public class StoredCalls {
     private final AccountService accounts;
     private final SurveyService surveys;
     private final JdbcClient jdbc;
+    private final JdbcClient streamed; // row by row from the database
     private final EntityManager entities;
 
     StoredCalls(
@@ -48,6 +54,7 @@ public class StoredCalls {
             AccountService accounts,
             SurveyService surveys,
             JdbcClient jdbc,
+            DataSource database,
             EntityManager entities) {
         this.calls = calls;
         this.readings = readings;
@@ -56,6 +63,9 @@ public class StoredCalls {
         this.accounts = accounts;
         this.surveys = surveys;
         this.jdbc = jdbc;
+        JdbcTemplate template = new JdbcTemplate(database);
+        template.setFetchSize(AT_ONCE);
+        this.streamed = JdbcClient.create(template);
         this.entities = entities;
     }
 
@@ -74,35 +84,37 @@ public class StoredCalls {
     public void read(String groupId, UUID observerId, Consumer<List<StoredCall>> take) {
         Map<UUID, SurveyRules> rules = surveys.rulesOfTheirs(observerId);
         Map<UUID, Set<Faculty>> lacking = new HashMap<>();
-        UUID after = new UUID(0, 0);
-        List<Place> places = next(groupId, observerId, after);
-        while (!places.isEmpty()) {
+        List<Place> places = new ArrayList<>(AT_ONCE);
+        streamed.sql("select c.id, c.tree_id, t.tag, p.code, p.survey_id, c.observer_id, o.call_sign,"
+                        + " exists (select 1 from determination d where d.tree_id = c.tree_id"
+                        + " and d.observer_id = c.observer_id and d.settles is null) signed"
+                        + SEEN.replace(" where ", " join observer o on o.id = c.observer_id where "))
+                .param("group", groupId)
+                .param("observer", observerId)
+                .query(row -> {
+                    places.add(place(row));
+                    if (places.size() == AT_ONCE) {
+                        take.accept(laidOut(places, rules, lacking));
+                        places.clear();
+                        entities.clear();
+                    }
+                });
+        if (!places.isEmpty()) {
             take.accept(laidOut(places, rules, lacking));
-            entities.clear();
-            places = next(groupId, observerId, places.get(places.size() - 1).callId());
         }
     }
 
-    private List<Place> next(String groupId, UUID observerId, UUID after) {
-        return jdbc.sql("select c.id, c.tree_id, t.tag, p.code, p.survey_id, c.observer_id, o.call_sign,"
-                        + " exists (select 1 from determination d where d.tree_id = c.tree_id"
-                        + " and d.observer_id = c.observer_id and d.settles is null) signed"
-                        + SEEN.replace(" where ", " join observer o on o.id = c.observer_id where ")
-                        + " and c.id > :after order by c.id limit " + AT_ONCE)
-                .param("group", groupId)
-                .param("observer", observerId)
-                .param("after", after)
-                .query((row, i) -> new Place(
-                        row.getObject("id", UUID.class),
-                        new StoredCall.Whose(
-                                row.getObject("survey_id", UUID.class),
-                                row.getObject("tree_id", UUID.class),
-                                row.getString("code"),
-                                row.getInt("tag"),
-                                row.getString("call_sign"),
-                                row.getBoolean("signed")),
-                        row.getObject("observer_id", UUID.class)))
-                .list();
+    private static Place place(ResultSet row) throws SQLException {
+        return new Place(
+                row.getObject("id", UUID.class),
+                new StoredCall.Whose(
+                        row.getObject("survey_id", UUID.class),
+                        row.getObject("tree_id", UUID.class),
+                        row.getString("code"),
+                        row.getInt("tag"),
+                        row.getString("call_sign"),
+                        row.getBoolean("signed")),
+                row.getObject("observer_id", UUID.class));
     }
 
     private List<StoredCall> laidOut(

@@ -3,6 +3,7 @@ package org.goldthistle.quality;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import jakarta.annotation.PreDestroy;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -12,6 +13,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import javax.sql.DataSource;
 import org.goldthistle.core.reading.Certainty;
 import org.goldthistle.core.reading.ValuesObserved;
@@ -22,9 +26,11 @@ import org.goldthistle.library.StoredSheet;
 import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.SurveyedTree;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.RowCallbackHandler;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Reckons how far the observers of a survey agree. */
 @Service
@@ -45,48 +51,88 @@ class AgreementService {
     private final SurveyService surveys;
     private final LibraryService library;
     private final JdbcClient jdbc;
+    private final TransactionTemplate reading;
     private final ObjectMapper json;
+    private final ExecutorService hand = Executors.newSingleThreadExecutor(work -> new Thread(work, "agreement"));
 
-    AgreementService(SurveyService surveys, LibraryService library, DataSource database, ObjectMapper json) {
+    AgreementService(
+            SurveyService surveys,
+            LibraryService library,
+            DataSource database,
+            PlatformTransactionManager transactions,
+            ObjectMapper json) {
         this.surveys = surveys;
         this.library = library;
         JdbcTemplate template = new JdbcTemplate(database);
         template.setFetchSize(FETCHED_AT_ONCE);
         this.jdbc = JdbcClient.create(template);
+        this.reading = new TransactionTemplate(transactions);
+        this.reading.setReadOnly(true);
         this.json = json;
     }
 
-    /** @throws org.goldthistle.platform.Problem if the observer does not belong to the survey */
-    @Transactional(readOnly = true)
+    @PreDestroy
+    void rest() {
+        hand.shutdownNow();
+    }
+
+    /**
+     * What was signed and what was read are fetched at once, each on a connection of its own.
+     *
+     * @throws org.goldthistle.platform.Problem if the observer does not belong to the survey
+     */
     AgreementDto of(UUID surveyId, UUID observerId) {
         surveys.requireMember(surveyId, observerId);
         Map<String, GroupAnswers> groups = new LinkedHashMap<>();
         library.newest().forEach(stored -> groups.put(stored.sheet().id(), new GroupAnswers(stored)));
-        jdbc.sql("set local work_mem = '64MB'").update(); // sorted in memory, for this transaction alone
-        Map<UUID, String> callSigns = new HashMap<>();
-        jdbc.sql(SIGNED + " select w.*, o.call_sign from twice w join observer o on o.id = w.observer_id"
-                        + " where readers > 1 order by w.tree_id, w.entry_order")
-                .param("survey", surveyId)
-                .param("observer", observerId)
-                .query(row -> {
-                    callSigns.put(row.getObject("observer_id", UUID.class), row.getString("call_sign"));
-                    signed(groups, row);
-                });
-        jdbc.sql(SIGNED + " select distinct on (r.call_id, r.character_id) w.tree_id, w.group_id, r.character_id,"
-                        + " r.observed from twice w join call c on c.tree_id = w.tree_id and c.observer_id = w.observer_id"
-                        + " and c.group_id = w.group_id join reading r on r.call_id = c.id where w.readers > 1"
-                        + " order by r.call_id, r.character_id, r.entry_order desc")
-                .param("survey", surveyId)
-                .param("observer", observerId)
-                .query(row -> {
-                    read(groups, row);
-                });
+        CompletableFuture<Void> readings =
+                CompletableFuture.runAsync(() -> fetchReadings(groups, surveyId, observerId), hand);
+        Map<UUID, String> callSigns = fetchSigned(groups, surveyId, observerId);
+        readings.join();
         List<GroupAnswers> found = new ArrayList<>(
                 groups.values().stream().filter(one -> !one.isEmpty()).toList());
         found.sort(Comparator.comparingInt(GroupAnswers::trees).reversed());
         return new AgreementDto(
                 found.stream().mapToInt(GroupAnswers::trees).sum(),
                 found.stream().map(one -> one.agreement(callSigns)).toList());
+    }
+
+    /** Takes in what was signed, and answers the call signs of who did. */
+    private Map<UUID, String> fetchSigned(Map<String, GroupAnswers> groups, UUID surveyId, UUID observerId) {
+        Map<UUID, String> callSigns = new HashMap<>();
+        fetch(
+                " select w.*, o.call_sign from twice w join observer o on o.id = w.observer_id"
+                        + " where readers > 1 order by w.tree_id, w.entry_order",
+                surveyId,
+                observerId,
+                row -> {
+                    callSigns.put(row.getObject("observer_id", UUID.class), row.getString("call_sign"));
+                    signed(groups, row);
+                });
+        return callSigns;
+    }
+
+    private void fetchReadings(Map<String, GroupAnswers> groups, UUID surveyId, UUID observerId) {
+        Map<String, Integer> seen = new HashMap<>();
+        fetch(
+                " select w.tree_id, w.group_id, r.character_id, r.observed from twice w"
+                        + " join call c on c.tree_id = w.tree_id and c.observer_id = w.observer_id"
+                        + " and c.group_id = w.group_id, lateral (select distinct on (character_id collate \"C\")"
+                        + " character_id, observed from reading where call_id = c.id"
+                        + " order by character_id collate \"C\", entry_order desc) r where w.readers > 1",
+                surveyId,
+                observerId,
+                row -> read(groups, seen, row));
+    }
+
+    private void fetch(String what, UUID surveyId, UUID observerId, RowCallbackHandler take) {
+        reading.executeWithoutResult(status -> {
+            jdbc.sql("set local work_mem = '64MB'").update(); // sorted in memory, for this transaction alone
+            jdbc.sql(SIGNED + what)
+                    .param("survey", surveyId)
+                    .param("observer", observerId)
+                    .query(take);
+        });
     }
 
     private void signed(Map<String, GroupAnswers> groups, ResultSet row) throws SQLException {
@@ -101,14 +147,20 @@ class AgreementService {
                         : sheet.sheet().taxon(taxon).orElseThrow().name().commonName());
     }
 
-    private void read(Map<String, GroupAnswers> groups, ResultSet row) throws SQLException {
+    /** @param seen what states were made of before, by group, character and text; there are few different ones */
+    private void read(Map<String, GroupAnswers> groups, Map<String, Integer> seen, ResultSet row) throws SQLException {
         GroupAnswers answers = groups.get(row.getString("group_id"));
         String character = row.getString("character_id");
         DiagnosticCharacter known = answers.sheet().sheet().character(character).orElse(null);
         if (known == null) {
             return; // the newest sheet has it no more
         }
-        int category = category(answers.sheet(), known, observed(row.getString("observed")));
+        String text = row.getString("observed");
+        int category = known.scale() instanceof StateScale
+                ? seen.computeIfAbsent(
+                        answers.sheet().sheet().id() + character + text,
+                        one -> category(answers.sheet(), known, observed(text)))
+                : category(answers.sheet(), known, observed(text));
         if (category >= 0) {
             answers.read(character, row.getObject("tree_id", UUID.class), category);
         }

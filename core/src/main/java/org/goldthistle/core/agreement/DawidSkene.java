@@ -1,7 +1,11 @@
 package org.goldthistle.core.agreement;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * What each tree most likely is and how each observer mistakes one taxon for another, found from their answers alone by
@@ -14,11 +18,13 @@ public final class DawidSkene {
     private static final double CLOSE_ENOUGH = 1e-8;
     private static final double NEVER = 1e-12; // so that an answer that was never given has a logarithm
 
-    private final double[][] truth;
+    private final int[] patternOfTree;
+    private final double[][] truth; // by pattern
     private final double[][][] errors;
     private final int rounds;
 
-    private DawidSkene(double[][] truth, double[][][] errors, int rounds) {
+    private DawidSkene(int[] patternOfTree, double[][] truth, double[][][] errors, int rounds) {
+        this.patternOfTree = patternOfTree;
         this.truth = truth;
         this.errors = errors;
         this.rounds = rounds;
@@ -27,6 +33,9 @@ public final class DawidSkene {
     /** One answer: who gave it for which tree. */
     public record Answer(int tree, int observer, int category) {}
 
+    /** The answers of every tree that got just these; such trees cannot be told apart, and are reckoned once. */
+    private record Pattern(int[] observers, int[] categories, int trees) {}
+
     /**
      * @param answers with trees, observers and categories counted from 0
      * @param trees how many there are, each with at least one answer
@@ -34,37 +43,82 @@ public final class DawidSkene {
      * @param categories how many different answers there are, at least one
      */
     public static DawidSkene of(List<Answer> answers, int trees, int observers, int categories) {
-        double[][] truth = new double[trees][categories];
-        for (Answer one : answers) {
-            truth[one.tree()][one.category()]++;
-        }
-        for (double[] tree : truth) {
-            normalise(tree);
+        int[] patternOfTree = new int[trees];
+        List<Pattern> patterns = patterns(answers, patternOfTree);
+        double[][] truth = new double[patterns.size()][categories];
+        for (int i = 0; i < truth.length; i++) {
+            for (int category : patterns.get(i).categories()) {
+                truth[i][category]++;
+            }
+            normalise(truth[i]);
         }
         double[][][] errors = new double[observers][categories][categories];
         double change = 1;
         int rounds = 0;
         while (rounds < MOST_ROUNDS && change > CLOSE_ENOUGH) {
-            double[] prior = maximise(answers, truth, errors);
-            double[][] next = expect(answers, prior, errors, trees);
+            double[] prior = maximise(patterns, truth, errors, trees);
+            double[][] next = expect(patterns, prior, errors);
             change = difference(truth, next);
             truth = next;
             rounds++;
         }
-        return new DawidSkene(truth, errors, rounds);
+        return new DawidSkene(patternOfTree, truth, errors, rounds);
+    }
+
+    /** The different patterns of answers; notes which is whose. */
+    private static List<Pattern> patterns(List<Answer> answers, int[] patternOfTree) {
+        List<List<Answer>> byTree = new ArrayList<>();
+        for (int i = 0; i < patternOfTree.length; i++) {
+            byTree.add(new ArrayList<>());
+        }
+        answers.forEach(one -> byTree.get(one.tree()).add(one));
+        Map<List<Integer>, Integer> places = new LinkedHashMap<>();
+        List<Integer> counts = new ArrayList<>();
+        for (int i = 0; i < patternOfTree.length; i++) {
+            List<Integer> key = new ArrayList<>();
+            byTree.get(i).stream()
+                    .sorted(Comparator.comparingInt(Answer::observer).thenComparingInt(Answer::category))
+                    .forEach(one -> {
+                        key.add(one.observer());
+                        key.add(one.category());
+                    });
+            int place = places.computeIfAbsent(key, one -> places.size());
+            patternOfTree[i] = place;
+            if (place == counts.size()) {
+                counts.add(0);
+            }
+            counts.set(place, counts.get(place) + 1);
+        }
+        List<Pattern> patterns = new ArrayList<>();
+        places.forEach((key, place) -> {
+            int[] observers = new int[key.size() / 2];
+            int[] categories = new int[observers.length];
+            for (int j = 0; j < observers.length; j++) {
+                observers[j] = key.get(2 * j);
+                categories[j] = key.get(2 * j + 1);
+            }
+            patterns.add(new Pattern(observers, categories, counts.get(place)));
+        });
+        return patterns;
     }
 
     /** Fills in the observers' error rates and answers how common each category is. */
-    private static double[] maximise(List<Answer> answers, double[][] truth, double[][][] errors) {
+    private static double[] maximise(List<Pattern> patterns, double[][] truth, double[][][] errors, int trees) {
         int categories = truth[0].length;
         for (double[][] observer : errors) {
             for (double[] row : observer) {
                 Arrays.fill(row, 0);
             }
         }
-        for (Answer one : answers) {
+        double[] prior = new double[categories];
+        for (int i = 0; i < truth.length; i++) {
+            Pattern pattern = patterns.get(i);
             for (int k = 0; k < categories; k++) {
-                errors[one.observer()][k][one.category()] += truth[one.tree()][k];
+                double share = truth[i][k] * pattern.trees();
+                prior[k] += share / trees;
+                for (int j = 0; j < pattern.observers().length; j++) {
+                    errors[pattern.observers()[j]][k][pattern.categories()[j]] += share;
+                }
             }
         }
         for (double[][] observer : errors) {
@@ -72,36 +126,26 @@ public final class DawidSkene {
                 normalise(row);
             }
         }
-        double[] prior = new double[categories];
-        for (double[] tree : truth) {
-            for (int k = 0; k < categories; k++) {
-                prior[k] += tree[k] / truth.length;
-            }
-        }
         return prior;
     }
 
-    private static double[][] expect(List<Answer> answers, double[] prior, double[][][] errors, int trees) {
-        double[][] logs = new double[trees][prior.length];
-        for (double[] tree : logs) {
-            for (int k = 0; k < prior.length; k++) {
-                tree[k] = Math.log(Math.max(NEVER, prior[k]));
-            }
-        }
-        for (Answer one : answers) {
-            for (int k = 0; k < prior.length; k++) {
-                logs[one.tree()][k] += Math.log(Math.max(NEVER, errors[one.observer()][k][one.category()]));
-            }
-        }
-        for (double[] tree : logs) {
+    private static double[][] expect(List<Pattern> patterns, double[] prior, double[][][] errors) {
+        double[][] logs = new double[patterns.size()][prior.length];
+        for (int i = 0; i < logs.length; i++) {
+            Pattern pattern = patterns.get(i);
             double largest = Double.NEGATIVE_INFINITY;
-            for (double log : tree) {
-                largest = Math.max(largest, log);
+            for (int k = 0; k < prior.length; k++) {
+                logs[i][k] = Math.log(Math.max(NEVER, prior[k]));
+                for (int j = 0; j < pattern.observers().length; j++) {
+                    double rate = errors[pattern.observers()[j]][k][pattern.categories()[j]];
+                    logs[i][k] += Math.log(Math.max(NEVER, rate));
+                }
+                largest = Math.max(largest, logs[i][k]);
             }
-            for (int k = 0; k < tree.length; k++) {
-                tree[k] = Math.exp(tree[k] - largest);
+            for (int k = 0; k < prior.length; k++) {
+                logs[i][k] = Math.exp(logs[i][k] - largest);
             }
-            normalise(tree);
+            normalise(logs[i]);
         }
         return logs;
     }
@@ -128,7 +172,7 @@ public final class DawidSkene {
 
     /** The probability that a tree is of a category, in [0, 1]. */
     public double truth(int tree, int category) {
-        return truth[tree][category];
+        return truth[patternOfTree[tree]][category];
     }
 
     /** How often an observer answers a category where another one is true, in [0, 1]; 0 throughout where they never met it. */
