@@ -28,6 +28,9 @@ const TILE =
 /** One thing that every member of the group shares: it fits, or the tree is no member. */
 export function GateCheck({ bench, sheet, item, fits, onMark, onFits, onSkip }: Props) {
   const place = sheet.gate.indexOf(item) + 1
+  const groups = useQuery(groupsQuery)
+  const change = useOtherGroup(bench)
+  const [asking, setAsking] = useState(false)
   const markFits = () => {
     onMark(item.id, 'fits')
     onFits()
@@ -65,11 +68,28 @@ export function GateCheck({ bench, sheet, item, fits, onMark, onFits, onSkip }: 
           fails
         </button>
       </div>
-      {fits === false && <Failed bench={bench} sheet={sheet} item={item} onMark={onMark} />}
+      {fits === false && (
+        <Failed sheet={sheet} item={item} change={change} onMark={onMark} onAsk={() => setAsking(true)} />
+      )}
+      {asking && (
+        <WhichGroup
+          groups={groups.data ?? []}
+          choose="Look among"
+          onChoose={(group) => {
+            setAsking(false)
+            if (group.groupId !== sheet.groupId) change.mutate(group.groupId)
+          }}
+          onClose={() => setAsking(false)}
+        />
+      )}
+      {change.isError && <Notice tone="wrong">{wordsOf(change.error)}</Notice>}
       {fits !== false && (
         <div>
           <Button look="quiet" className="-ml-4" onClick={onSkip}>
             Go on without the gate
+          </Button>
+          <Button look="quiet" onClick={() => setAsking(true)}>
+            Which group?
           </Button>
         </div>
       )}
@@ -77,16 +97,24 @@ export function GateCheck({ bench, sheet, item, fits, onMark, onFits, onSkip }: 
   )
 }
 
-function Failed({ bench, sheet, item, onMark }: Pick<Props, 'bench' | 'sheet' | 'item' | 'onMark'>) {
+/** Takes the tree up in another group. */
+function useOtherGroup(bench: Bench) {
   const queries = useQueryClient()
   const { surveyId, id: treeId } = bench.tree
-  const groups = useQuery(groupsQuery)
-  const [asking, setAsking] = useState(false)
-  const other = groups.data?.find((one) => one.groupId === item.otherwiseGroup)
-  const change = useMutation({
+  return useMutation({
     mutationFn: (groupId: string) => sendGroup(surveyId, treeId, groupId),
     onSuccess: (answer) => queries.setQueryData(benchQuery(surveyId, treeId).queryKey, answer),
   })
+}
+
+type FailedProps = Pick<Props, 'sheet' | 'item' | 'onMark'> & {
+  readonly change: ReturnType<typeof useOtherGroup>
+  readonly onAsk: () => void
+}
+
+function Failed({ sheet, item, change, onMark, onAsk }: FailedProps) {
+  const groups = useQuery(groupsQuery)
+  const other = groups.data?.find((one) => one.groupId === item.otherwiseGroup)
   return (
     <Notice tone="wrong">
       <div className="grid gap-3 py-1">
@@ -100,27 +128,15 @@ function Failed({ bench, sheet, item, onMark }: Pick<Props, 'bench' | 'sheet' | 
               Look among: {other.title}
             </Button>
           )}
-          <Button onClick={() => setAsking(true)}>Which group is it?</Button>
+          <Button onClick={onAsk}>Which group is it?</Button>
           <Button onClick={() => onMark(item.id, 'taken-back')}>It was a mistake</Button>
         </div>
-        {asking && (
-          <WhichGroup
-            groups={groups.data ?? []}
-            choose="Look among"
-            onChoose={(group) => {
-              setAsking(false)
-              change.mutate(group.groupId)
-            }}
-            onClose={() => setAsking(false)}
-          />
-        )}
         {other && (
           <p>
             What you read under {sheet.title.toLowerCase()} is kept, and is there again when you come back to
             this group.
           </p>
         )}
-        {change.isError && <p className="font-bold">{wordsOf(change.error)}</p>}
       </div>
     </Notice>
   )

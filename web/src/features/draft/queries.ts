@@ -107,10 +107,15 @@ export async function readEffects(
   tell: (effects: Effects) => void,
 ): Promise<void> {
   let rest = ''
+  let ended = false
   const hear = (text: string) => {
     const lines = (rest + text).split('\n')
     rest = lines.pop() ?? ''
-    for (const line of lines) tell(JSON.parse(line) as Effects)
+    for (const line of lines) {
+      const effects = JSON.parse(line) as Effects
+      ended = effects.counts !== undefined && effects.counts !== null
+      tell(effects)
+    }
   }
   const { data, error, response } = await api.GET('/api/drafts/{draftId}/effects', {
     params: { path: { draftId } },
@@ -127,4 +132,6 @@ export async function readEffects(
     if (signal.aborted) throw broken
     throw new Away()
   }
+  if (!ended)
+    throw new Error('The server stopped before every call was read. Nothing was changed; try it again.')
 }

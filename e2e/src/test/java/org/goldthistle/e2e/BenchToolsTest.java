@@ -163,5 +163,31 @@ class BenchToolsTest extends BrowserTest {
                 .isVisible(
                         new LocatorAssertions.IsVisibleOptions().setTimeout(20_000)); // it is looked for now and then
         assertThat(siskin.getByText("This call stays on version 1")).isVisible();
+        siskin.getByText("Go on with version 2").click();
+        assertThat(siskin.getByText("This call stays on version 1")).hasCount(0);
+        assertThat(siskin.getByText("Gate").first()).isVisible();
+    }
+
+    @Test
+    void which_group_it_is_instead_is_found_at_the_gate_by_first_looks() {
+        Page wren = signedIn("Wren");
+        BenchOnScreen bench = BenchOnScreen.open(wren, 16);
+        bench.button(Pattern.compile("^Which group\\?$")).click();
+        Locator dialog = wren.getByRole(AriaRole.DIALOG);
+        dialog.getByText("I cannot tell").click();
+        dialog.getByText("thorns", new Locator.GetByTextOptions().setExact(true))
+                .or(dialog.getByText("needles in tufts"))
+                .first()
+                .click();
+        assertThat(dialog.getByLabel("What was seen")).isVisible();
+        assertAccessible(wren);
+        dialog.getByLabel("What was seen").getByRole(AriaRole.BUTTON).click();
+        dialog.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Look among: Common, midland and hybrid hawthorn"))
+                .click();
+        assertThat(wren.getByText("Common, midland and hybrid hawthorn").first())
+                .isVisible();
+        assertThat(bench.heading()).containsText("Thorns somewhere");
     }
 }

@@ -18,7 +18,6 @@ class Screenshots extends BrowserTest {
         shoot(stranger(1280, 800), "sign-in");
         Page dipper = signedIn("Dipper");
         BenchOnScreen bench = BenchOnScreen.open(dipper, 23).month("September");
-        shoot(dipper, "gate");
         bench.takeUp("How the outer twigs hang")
                 .see("long thin twigs hang straight down")
                 .settled();
@@ -99,6 +98,17 @@ class Screenshots extends BrowserTest {
         lead.navigate("/groups/alders/season");
         lead.getByText("Who is taken for whom").first().waitFor();
         shoot(lead, "season");
+        lead.navigate("/groups/limes/versions");
+        lead.getByText("Edit this sheet").click();
+        lead.getByLabel("Parts of the sheet").getByText("Hairs on this year").click();
+        lead.getByLabel("Month of the visit").selectOption("September");
+        lead.getByLabel("Weight", new Page.GetByLabelOptions().setExact(true)).fill("0.3");
+        lead.getByText("Kept.").waitFor();
+        lead.waitForTimeout(2500); // the year is played through anew
+        shoot(lead, "editor");
+        lead.getByText("Discard …").click();
+        lead.getByText("Discard it").click();
+        lead.getByText("Edit this sheet").waitFor();
         lead.navigate("/quality");
         lead.getByText("kappa").first().waitFor();
         shoot(lead, "agreement");

@@ -17,6 +17,7 @@ import org.goldthistle.library.StoredSheet;
 final class GroupAnswers {
     private static final int FOR_ERRORS = 3; // observers
     private static final int MOST_PAIRS = 8;
+    private static final int FEW_READERS = 2; // of most trees
 
     private final StoredSheet sheet;
     private final List<String> answers = new ArrayList<>();
@@ -36,14 +37,15 @@ final class GroupAnswers {
         if (!answers.contains(name)) {
             answers.add(name); // of an older sheet, or of another group
         }
-        byTree.computeIfAbsent(tree, id -> new ArrayList<>()).add(new Given(observer, answers.indexOf(name)));
+        byTree.computeIfAbsent(tree, id -> new ArrayList<>(FEW_READERS))
+                .add(new Given(observer, answers.indexOf(name)));
     }
 
     /** Takes in what an observer read of a character, as the number of what they saw. */
     void read(String character, UUID tree, int category) {
         byCharacter
                 .computeIfAbsent(character, id -> new LinkedHashMap<>())
-                .computeIfAbsent(tree, id -> new ArrayList<>())
+                .computeIfAbsent(tree, id -> new ArrayList<>(FEW_READERS))
                 .add(category);
     }
 
