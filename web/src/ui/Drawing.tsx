@@ -1,7 +1,7 @@
 import { memo } from 'react'
 import type { DrawingHint } from '../api/types'
 import { draw } from '../draw/draw'
-import type { Value } from '../draw/measured'
+import type { Value } from '../draw/measured/figure'
 import type { Role } from '../draw/picture'
 
 const FILL: Readonly<Record<Role, string>> = {

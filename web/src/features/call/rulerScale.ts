@@ -1,5 +1,5 @@
 import type { Character } from '../../api/types'
-import type { Value } from '../../draw/measured'
+import type { Value } from '../../draw/measured/figure'
 
 /** The least and the largest value that any candidate is known to have, by the sheet's outer limits. */
 export function outermost(character: Character): readonly [number, number] {

@@ -19,10 +19,21 @@ import { SeasonBeside } from './SeasonBeside'
 import { idOf, newCharacter } from './sheetFile'
 import { TaxaPart } from './TaxaPart'
 
+const LOOK_AGAIN = 5000 // milliseconds
+
 /** A sheet while it is changed. */
 export function EditPage() {
   const { draftId = '' } = useParams()
-  const draft = useQuery({ ...draftQuery(draftId), refetchOnWindowFocus: false, staleTime: 0, gcTime: 0 })
+  const [part, setPart] = useState<Part>('about')
+  const draft = useQuery({
+    ...draftQuery(draftId),
+    refetchOnWindowFocus: false,
+    staleTime: 0,
+    gcTime: 0,
+    refetchInterval: ({ state }) => (state.data && !state.data.mine ? LOOK_AGAIN : false),
+  })
+  // one's own goes its way in this browser; another's is shown as it changes
+  const key = draft.data?.mine === false ? `${draftId} ${draft.data.revision}` : draftId
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4">
       {draft.isError && (
@@ -34,19 +45,24 @@ export function EditPage() {
         </>
       )}
       {draft.isPending && <p role="status">Fetching the draft …</p>}
-      {draft.data && <Editing key={draftId} fetched={draft.data} />}
+      {draft.data && <Editing key={key} fetched={draft.data} part={part} onPart={setPart} />}
     </main>
   )
 }
 
-function Editing({ fetched }: { readonly fetched: Draft }) {
+type EditingProps = {
+  readonly fetched: Draft
+  readonly part: Part
+  readonly onPart: (part: Part) => void
+}
+
+function Editing({ fetched, part, onPart }: EditingProps) {
   const client = useQueryClient()
   const [keeper] = useState(() => new DraftKeeper(fetched, sendChange))
   const kept = useSyncExternalStore(keeper.subscribe, keeper.now)
-  const [part, showPart] = useState<Part>('about')
   const top = useRef<HTMLDivElement>(null)
   const setPart = (next: Part) => {
-    showPart(next)
+    onPart(next)
     top.current?.scrollIntoView() // what was scrolled to belongs to the part before
   }
   const { draft, sheet } = kept
@@ -64,7 +80,7 @@ function Editing({ fetched }: { readonly fetched: Draft }) {
         refusals: draft.refusals,
         readOnly,
         regional: draft.regional,
-        change: (make) => keeper.change(make),
+        change: (make) => !readOnly && keeper.change(make),
       }}
     >
       <div ref={top} className="mx-auto grid w-full max-w-[96rem] gap-4">

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { Problem, wordsOf } from '../../api/problem'
 import type { Draft, EffectRow, Effects } from '../../api/types'
 import { Button } from '../../ui/Button'
@@ -148,7 +148,12 @@ function Rows({ rows }: { readonly rows: readonly EffectRow[] }) {
           {rows.map((row) => (
             <tr key={`${row.whose.treeId} ${row.whose.observer}`} className="border-b border-line align-top">
               <th scope="row" className="py-1 pr-4 font-semibold">
-                {row.whose.plot}, tree {row.whose.tag}
+                <Link
+                  className="text-thistle underline"
+                  to={`/surveys/${row.whose.surveyId}/trees/${row.whose.treeId}`}
+                >
+                  {row.whose.plot}, tree {row.whose.tag}
+                </Link>
               </th>
               <td className="py-1 pr-4">
                 {row.whose.observer}

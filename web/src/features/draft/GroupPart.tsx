@@ -236,52 +236,54 @@ export function CautionsPart() {
           <li
             // biome-ignore lint/suspicious/noArrayIndexKey: a topic may stand twice until somebody says otherwise
             key={i}
-            className="grid gap-3 rounded-plain border border-line bg-card p-3 md:grid-cols-[12rem_minmax(0,1fr)_auto]"
+            className="rounded-plain border border-line bg-card p-3"
           >
-            <Choice
-              label="Topic"
-              options={TOPICS.map((value) => ({ value, text: value.replaceAll('-', ' ') }))}
-              value={caution.topic}
-              onChange={(topic) =>
-                change((before) => ({
-                  ...before,
-                  cautions: replaced(before.cautions ?? [], i, (one) => ({ ...one, topic })),
-                }))
-              }
-            />
-            <label className="font-semibold">
-              What to be careful of
-              <textarea
-                rows={2}
-                value={caution.text}
-                disabled={fixed}
-                onChange={(event) =>
+            <fieldset disabled={fixed} className="grid gap-3 md:grid-cols-[12rem_minmax(0,1fr)_auto]">
+              <Choice
+                label="Topic"
+                options={TOPICS.map((value) => ({ value, text: value.replaceAll('-', ' ') }))}
+                value={caution.topic}
+                onChange={(topic) =>
                   change((before) => ({
                     ...before,
-                    cautions: replaced(before.cautions ?? [], i, (one) => ({
-                      ...one,
-                      text: event.target.value,
-                    })),
+                    cautions: replaced(before.cautions ?? [], i, (one) => ({ ...one, topic })),
                   }))
                 }
-                className={AREA}
               />
-              <Wrong text={wrongIn(refusals, `cautions[${i}]`)} />
-            </label>
-            {!fixed && (
-              <Button
-                look="quiet"
-                aria-label={`Leave out the caution on ${caution.topic}`}
-                onClick={() =>
-                  change((before) => ({
-                    ...before,
-                    cautions: (before.cautions ?? []).filter((_, j) => j !== i),
-                  }))
-                }
-              >
-                <Trash2 aria-hidden className="size-4" />
-              </Button>
-            )}
+              <label className="font-semibold">
+                What to be careful of
+                <textarea
+                  rows={2}
+                  value={caution.text}
+                  disabled={fixed}
+                  onChange={(event) =>
+                    change((before) => ({
+                      ...before,
+                      cautions: replaced(before.cautions ?? [], i, (one) => ({
+                        ...one,
+                        text: event.target.value,
+                      })),
+                    }))
+                  }
+                  className={AREA}
+                />
+                <Wrong text={wrongIn(refusals, `cautions[${i}]`)} />
+              </label>
+              {!fixed && (
+                <Button
+                  look="quiet"
+                  aria-label={`Leave out the caution on ${caution.topic}`}
+                  onClick={() =>
+                    change((before) => ({
+                      ...before,
+                      cautions: (before.cautions ?? []).filter((_, j) => j !== i),
+                    }))
+                  }
+                >
+                  <Trash2 aria-hidden className="size-4" />
+                </Button>
+              )}
+            </fieldset>
           </li>
         ))}
       </ul>

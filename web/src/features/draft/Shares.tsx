@@ -1,4 +1,5 @@
 import { Slider } from 'radix-ui'
+import { useId, useState } from 'react'
 import { Drawing } from '../../ui/Drawing'
 import { isDrawable } from './drawable'
 import { addingUp, type StateFile, withShare } from './sheetFile'
@@ -16,6 +17,7 @@ type Props = {
 
 /** How often each state is met: a bar whose parts are dragged, and the same as numbers; they always add up. */
 export function Shares({ of, states, shares, disabled, onChange }: Props) {
+  const id = useId()
   const bounds = shares.slice(0, -1).map((_, i) => Math.round(100 * sum(shares.slice(0, i + 1))))
   return (
     <div>
@@ -51,28 +53,55 @@ export function Shares({ of, states, shares, disabled, onChange }: Props) {
       <ul className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
         {states.map((state, i) => (
           <li key={state.id}>
-            <label className="flex items-center gap-2 text-sm">
+            <span className="flex items-center gap-2 text-sm">
               <span className={`size-3 shrink-0 rounded-sm ${SEGMENT[i % SEGMENT.length]}`} aria-hidden />
               <Shown draw={state.draw} />
-              <span className="max-w-36 leading-tight">
+              <label htmlFor={`${id}-${state.id}`} className="max-w-36 leading-tight">
                 <span className="sr-only">{of}: </span>
                 {state.name}
-              </span>
-              <input
-                type="number"
-                min={0}
-                max={100}
-                value={Number((100 * (shares[i] ?? 0)).toFixed(1))}
+              </label>
+              <ShareBox
+                id={`${id}-${state.id}`}
+                share={shares[i] ?? 0}
                 disabled={disabled}
-                onChange={(event) => onChange(withShare(shares, i, Number(event.target.value) / 100))}
-                className="figure min-h-11 w-18 rounded-plain border border-edge bg-card px-2"
+                onChange={(share) => onChange(withShare(shares, i, share))}
               />
               %
-            </label>
+            </span>
           </li>
         ))}
       </ul>
     </div>
+  )
+}
+
+type BoxProps = {
+  readonly id: string
+  readonly share: number
+  readonly disabled: boolean
+  readonly onChange: (share: number) => void
+}
+
+/** A share in percent; taken over when the hand leaves it, since the others give way to it. */
+function ShareBox({ id, share, disabled, onChange }: BoxProps) {
+  const [typed, setTyped] = useState<string>()
+  const take = () => {
+    if (typed !== undefined && typed.trim() !== '') onChange(Number(typed) / 100)
+    setTyped(undefined)
+  }
+  return (
+    <input
+      id={id}
+      type="number"
+      min={0}
+      max={100}
+      value={typed ?? Number((100 * share).toFixed(1))}
+      disabled={disabled}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={take}
+      onKeyDown={(event) => event.key === 'Enter' && take()}
+      className="figure min-h-11 w-18 rounded-plain border border-edge bg-card px-2"
+    />
   )
 }
 

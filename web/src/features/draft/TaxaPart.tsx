@@ -85,7 +85,7 @@ function TaxonForm({ taxon, index }: { readonly taxon: TaxonFile; readonly index
     change((before) => ({ ...before, taxa: replaced(before.taxa, index, (one) => ({ ...one, ...next })) }))
   const wrong = (key: string) => wrongIn(refusals, `taxa[${index}].${key}`, `taxa.${taxon.id}.${key}`)
   return (
-    <div className="grid gap-3">
+    <fieldset disabled={readOnly} className="grid gap-3">
       <div className="flex items-center gap-2">
         <Mark candidate={index} standing="other" />
         <h3 className="text-lg">{taxon.commonName || 'a taxon without a name'}</h3>
@@ -190,7 +190,7 @@ function TaxonForm({ taxon, index }: { readonly taxon: TaxonFile; readonly index
           />
         </div>
       </details>
-    </div>
+    </fieldset>
   )
 }
 

@@ -252,6 +252,39 @@ class DraftTest extends ServerTest {
     }
 
     @Test
+    void a_regional_sheet_that_does_not_fit_its_original_any_more_stays_behind_and_says_so() {
+        Caller nuthatch = signedIn("Nuthatch");
+        String original =
+                saved(nuthatch, copyOfLarches(nuthatch)).path("versionId").asText();
+        Map<String, Object> asked = new HashMap<>(Map.of("from", "region", "versionId", original));
+        asked.putAll(Map.of("groupId", group + "-coast", "title", "Larches, coast", "region", "The coast"));
+        JsonNode regional = change(nuthatch, begin(nuthatch, asked), sheet -> {
+                    add(sheet, 0, -1);
+                    add(sheet, 1, 1);
+                })
+                .expect(200);
+        saved(nuthatch, regional);
+
+        JsonNode newer = change(nuthatch, begin(nuthatch, Map.of("from", "change", "versionId", original)), sheet -> {
+                    add(sheet, 0, -3);
+                    add(sheet, 2, 3);
+                })
+                .expect(200);
+        saved(nuthatch, newer);
+
+        JsonNode versions =
+                nuthatch.get("/api/sheets/versions?groupId=" + group + "-coast").expect(200);
+        assertThat(versions).hasSize(1);
+        assertThat(versions.at("/0/originalVersion").asInt()).isEqualTo(1);
+        assertThat(versions.at("/0/newestOriginal").asInt()).isEqualTo(2);
+    }
+
+    private static void add(ObjectNode sheet, int taxon, double abundance) {
+        ObjectNode one = (ObjectNode) sheet.path("taxa").get(taxon);
+        one.put("abundance", one.path("abundance").asDouble() + abundance);
+    }
+
+    @Test
     void a_weaker_character_parts_the_taxa_less() {
         Caller nuthatch = signedIn("Nuthatch");
         JsonNode draft = change(nuthatch, copyOfLarches(nuthatch), sheet -> {

@@ -1,0 +1,107 @@
+import { curve, type Point } from '../geometry'
+import type { Sketch } from '../sketch'
+import { dimension, type Value } from './figure'
+
+/* Figures of needles. */
+
+function needleBlade(sketch: Sketch, [x, y]: Point, length: number, width: number): void {
+  sketch.shape(
+    curve(
+      [
+        [x, y],
+        [x + width / 2, y - 10],
+        [x + width / 2, y - length + 12],
+        [x, y - length],
+        [x - width / 2, y - length + 12],
+        [x - width / 2, y - 10],
+        [x, y],
+      ],
+      4,
+    ),
+    'green',
+    2.2,
+  )
+  sketch.line(
+    [
+      [x, y - 4],
+      [x, y - length + 8],
+    ],
+    { width: 1.3 },
+  )
+}
+
+export function needleLength(sketch: Sketch, { share }: Value): void {
+  const length = 46 + 130 * share
+  needleBlade(sketch, [86, 190], length, 17)
+  dimension(sketch, [128, 190], [128, 190 - length])
+}
+
+export function needleWidth(sketch: Sketch, { share }: Value): void {
+  const width = 22 + 80 * share
+  sketch.shape(
+    [
+      [100 - width / 2, 10],
+      [100 + width / 2, 10],
+      [100 + width / 2, 190],
+      [100 - width / 2, 190],
+    ],
+    'green',
+    2.6,
+  )
+  sketch.line(
+    [
+      [100, 14],
+      [100, 186],
+    ],
+    { width: 2.4, start: 1, end: 1 },
+  )
+  dimension(sketch, [100 - width / 2, 100], [100 + width / 2, 100])
+}
+
+export function needleMix(sketch: Sketch, { raw }: Value): void {
+  const short = 150 / Math.min(4, Math.max(1, raw))
+  sketch.line(
+    [
+      [4, 192],
+      [196, 192],
+    ],
+    { width: 9, start: 1, end: 1 },
+  )
+  for (const [x, length] of [
+    [36, 118],
+    [68, 150],
+    [110, short],
+    [142, 132],
+  ] as const)
+    needleBlade(sketch, [x, 190], length, 12)
+  dimension(sketch, [84, 190], [84, 40])
+  dimension(sketch, [124, 190], [124, 190 - short])
+}
+
+export function poreRows(sketch: Sketch, { raw }: Value): void {
+  const rows = Math.min(9, Math.max(0, Math.round(raw)))
+  sketch.shape(
+    [
+      [30, 6],
+      [170, 6],
+      [170, 194],
+      [30, 194],
+    ],
+    'green',
+    2.6,
+  )
+  sketch.fill(
+    [
+      [56, 6],
+      [144, 6],
+      [144, 194],
+      [56, 194],
+    ],
+    'bloom',
+  )
+  for (let i = 0; i < rows; i++) {
+    const x = 100 + ((i + 0.5) / rows - 0.5) * 84
+    for (let y = 30; y < 190; y += 17) sketch.dot([x, y], 3.4, 'ink').dot([x, y], 1.6, 'pale')
+    sketch.dot([x, 14], 4, 'measure')
+  }
+}
