@@ -54,6 +54,12 @@ export function Characters({ sheet }: { readonly sheet: Sheet }) {
           </li>
         ))}
       </ul>
+      <h2 className="mt-4 text-lg">Sources</h2>
+      <ul className="list-disc pl-6">
+        {sheet.sources.map((source) => (
+          <li key={source}>{source}</li>
+        ))}
+      </ul>
     </>
   )
 }
