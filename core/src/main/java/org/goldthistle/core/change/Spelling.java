@@ -1,7 +1,5 @@
 package org.goldthistle.core.change;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -12,18 +10,25 @@ import org.goldthistle.core.sheet.Range;
 
 /** How figures of a sheet are written where people read what has changed. */
 final class Spelling {
-    private static final int DIGITS = 4;
+    private static final long PARTS = 10_000; // of a unit
     private static final String[] MONTHS = {
         "Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"
     };
 
     private Spelling() {}
 
-    /** A number with at most four digits after the point and no idle zeros. */
+    /** A number with at most four digits after the point and no idle zeros; the core knows no locale. */
     static String number(double value) {
-        BigDecimal rounded =
-                BigDecimal.valueOf(value).setScale(DIGITS, RoundingMode.HALF_UP).stripTrailingZeros();
-        return rounded.scale() < 0 ? rounded.setScale(0).toPlainString() : rounded.toPlainString();
+        long parts = Math.round(Math.abs(value) * PARTS);
+        StringBuilder text = new StringBuilder(value < 0 && parts > 0 ? "-" : "").append(parts / PARTS);
+        long rest = parts % PARTS;
+        if (rest > 0) {
+            text.append('.').append(Long.toString(PARTS + rest).substring(1)); // with leading zeros
+            while (text.charAt(text.length() - 1) == '0') {
+                text.setLength(text.length() - 1);
+            }
+        }
+        return text.toString();
     }
 
     /** A share as a percentage. */

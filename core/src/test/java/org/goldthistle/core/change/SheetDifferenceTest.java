@@ -25,6 +25,8 @@ import org.goldthistle.core.sheet.Zone;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class SheetDifferenceTest {
     @RepeatedTest(30)
@@ -132,6 +134,22 @@ class SheetDifferenceTest {
         assertThat(SheetDifference.between(was, is))
                 .extracting(SheetDifferenceTest::line)
                 .contains("test a: of 100 wild trees: 50 → 60", "test a: habitat: none → wet 2");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "0, 0",
+        "12, 12",
+        "0.5, 0.5",
+        "0.07, 0.07",
+        "0.00004, 0",
+        "0.0001, 0.0001",
+        "-3.25, -3.25",
+        "1300, 1300",
+        "99.99999, 100"
+    })
+    void numbers_are_told_without_idle_digits(double value, String text) {
+        assertThat(Spelling.number(value)).isEqualTo(text);
     }
 
     private static CharacterBuilder bark() {
