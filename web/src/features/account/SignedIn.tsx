@@ -16,7 +16,7 @@ import { sessionQuery } from './queries'
 import { YouSheet } from './YouSheet'
 
 const TAB =
-  'flex min-h-12 items-center border-b-[3px] border-transparent px-3 max-sm:px-1.5 aria-[current=page]:border-thistle aria-[current=page]:font-bold'
+  'flex min-h-12 items-center border-b-[3px] border-transparent px-3 max-sm:px-1 max-sm:text-sm aria-[current=page]:border-thistle aria-[current=page]:font-bold'
 
 type TabProps = { readonly to: string; readonly also: string; readonly children: ReactNode }
 
@@ -55,7 +55,6 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
   const navigate = useNavigate()
   const location = useLocation()
   const onBench = useMatch('/surveys/:surveyId/trees/:treeId')
-  const inPlots = useMatch('/surveys/:surveyId/plots/:plotId')
   const session = useQuery(sessionQuery)
   const [going, setGoing] = useState(false)
   const [typed, setTyped] = useState('')
@@ -97,9 +96,9 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
             <NavLink to="/today" className={TAB}>
               Today
             </NavLink>
-            <NavLink to="/plots" className={TAB} aria-current={inPlots ? 'page' : undefined}>
+            <Tab to="/plots" also="/surveys/:surveyId/plots/*">
               Plots
-            </NavLink>
+            </Tab>
             <ReviewTab />
             {onBench && (
               <NavLink to={location.pathname} className={TAB}>
@@ -122,7 +121,11 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
             <Button look="quiet" className="px-2! max-sm:hidden" onClick={() => setGoing(true)}>
               <kbd className="figure mr-1">/</kbd> go to …
             </Button>
-            <Button look="quiet" className="px-2! text-ink!" onClick={() => setYou(true)}>
+            <Button
+              look="quiet"
+              className="max-w-24 truncate px-2! text-ink! max-sm:max-w-17 max-sm:px-1! max-sm:text-sm"
+              onClick={() => setYou(true)}
+            >
               {session.data.callSign}
             </Button>
           </div>

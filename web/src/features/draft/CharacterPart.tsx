@@ -147,21 +147,6 @@ export function CharacterPart({ index, onGone }: Props) {
         />
       </fieldset>
       <Profiles character={character} index={index} set={set} />
-      {hasStates(character.kind) ? (
-        <StatesOf character={character} set={set} disabled={fixed} />
-      ) : (
-        <fieldset disabled={fixed}>
-          <legend className="font-semibold">The figure that shows what to measure</legend>
-          <DrawHint
-            of={character.name}
-            draw={character.draw}
-            measured
-            disabled={fixed}
-            onChange={(draw) => set({ draw })}
-          />
-          <Wrong text={wrong('draw')} />
-        </fieldset>
-      )}
       <div className="grid gap-4 rounded-plain border border-line bg-card p-4 md:grid-cols-[16rem_minmax(0,1fr)]">
         <div>
           <p className="font-semibold">Months</p>
@@ -188,6 +173,21 @@ export function CharacterPart({ index, onGone }: Props) {
           />
         </div>
       </div>
+      {hasStates(character.kind) ? (
+        <StatesOf character={character} set={set} disabled={fixed} />
+      ) : (
+        <fieldset disabled={fixed}>
+          <legend className="font-semibold">The figure that shows what to measure</legend>
+          <DrawHint
+            of={character.name}
+            draw={character.draw}
+            measured
+            disabled={fixed}
+            onChange={(draw) => set({ draw })}
+          />
+          <Wrong text={wrong('draw')} />
+        </fieldset>
+      )}
       <Details character={character} set={set} disabled={fixed} wrong={wrong} />
     </section>
   )

@@ -105,6 +105,7 @@ class Screenshots extends BrowserTest {
         lead.getByLabel("Weight", new Page.GetByLabelOptions().setExact(true)).fill("0.3");
         lead.getByText("Kept.").waitFor();
         lead.waitForTimeout(2500); // the year is played through anew
+        lead.evaluate("() => document.querySelector('main').scrollTo(0, 0)");
         shoot(lead, "editor");
         lead.getByText("Discard …").click();
         lead.getByText("Discard it").click();
