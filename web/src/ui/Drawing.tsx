@@ -2,7 +2,7 @@ import { memo } from 'react'
 import type { DrawingHint } from '../api/types'
 import { draw } from '../draw/draw'
 import type { Value } from '../draw/measured/figure'
-import type { Role } from '../draw/picture'
+import type { Picture, Role } from '../draw/picture'
 
 const FILL: Readonly<Record<Role, string>> = {
   ink: 'fill-ink',
@@ -27,6 +27,15 @@ const FILL: Readonly<Record<Role, string>> = {
   measure: 'fill-thistle',
 }
 
+const drawn = new WeakMap<DrawingHint, Picture | undefined>()
+
+/** The picture of a hint, made once as long as the sheet is at hand; to a value it is made anew. */
+function pictureOf(hint: DrawingHint, value: Value | undefined): Picture | undefined {
+  if (value) return draw(hint.part, hint.parameters, value)
+  if (!drawn.has(hint)) drawn.set(hint, draw(hint.part, hint.parameters))
+  return drawn.get(hint)
+}
+
 type Props = {
   readonly hint: DrawingHint
   readonly className: string
@@ -36,7 +45,7 @@ type Props = {
 
 /** A state as the sheet wants it drawn. The words beside it say the same, so it has none of its own. */
 export const Drawing = memo(function Drawing({ hint, className, value }: Props) {
-  const picture = draw(hint.part, hint.parameters, value)
+  const picture = pictureOf(hint, value)
   if (!picture) return null
   return (
     <svg viewBox={`0 0 ${picture.width} ${picture.height}`} className={className} aria-hidden="true">

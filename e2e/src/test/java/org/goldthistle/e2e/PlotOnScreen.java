@@ -1,5 +1,7 @@
 package org.goldthistle.e2e;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -34,6 +36,10 @@ final class PlotOnScreen {
     /** Types a line, enters it, and waits until the tree is there. */
     PlotOnScreen enter(String line, int tag) {
         type(line);
+        assertThat(page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Enter").setExact(true)))
+                .isEnabled(); // once the names of groups and taxa are there
         page.keyboard().press("Enter");
         row(tag).waitFor();
         return this;
