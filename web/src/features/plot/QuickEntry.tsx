@@ -30,6 +30,7 @@ export function QuickEntry({ surveyId, plot, trees, taxa, groups, onEntered }: P
   const ids = useRef(new Map<string, string>()) // a line that is sent again is the same tree
   const vocabulary = { taxa, groups }
   const parsed = parseLine(line, vocabulary)
+  const named = taxa.length > 0 && groups.length > 0 // a moment after the page was opened
   const problems = [...parsed.problems, ...inPlot(parsed, plot, trees)]
 
   const store = async (text: string, known: readonly TreeRow[]) => {
@@ -74,7 +75,7 @@ export function QuickEntry({ surveyId, plot, trees, taxa, groups, onEntered }: P
   })
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    if (problems.length === 0) enter.mutate()
+    if (named && problems.length === 0) enter.mutate()
   }
   const paste = (event: ClipboardEvent) => {
     const text = event.clipboardData.getData('text')
@@ -129,7 +130,7 @@ export function QuickEntry({ surveyId, plot, trees, taxa, groups, onEntered }: P
             type="submit"
             look="main"
             className="min-h-12"
-            disabled={problems.length > 0 || enter.isPending}
+            disabled={!named || problems.length > 0 || enter.isPending}
           >
             Enter
           </Button>
@@ -152,6 +153,8 @@ export function QuickEntry({ surveyId, plot, trees, taxa, groups, onEntered }: P
           <p className="text-quiet">
             Tag, azimuth, distance, diameter in mm, then words in any order. A whole plot can be pasted.
           </p>
+        ) : !named ? (
+          <p className="text-quiet">Fetching the names of groups and taxa …</p>
         ) : (
           <ul aria-label="What the line is taken for" className="flex flex-wrap gap-1.5">
             {parsed.taken.map((piece) => (
