@@ -159,9 +159,9 @@ function CardRow({ sheet, character }: { readonly sheet: Sheet; readonly charact
         </span>
       </p>
       {character.states.length > 0 ? (
-        <ul className="flex flex-wrap gap-x-4 gap-y-1">
+        <ul className="grid auto-cols-fr grid-flow-col gap-x-3">
           {character.states.map((state, i) => (
-            <li key={state.id} className="flex w-[4.2cm] items-start gap-1">
+            <li key={state.id} className="flex min-w-0 items-start gap-1">
               {state.draw && <Drawing hint={state.draw} className="size-[1.15cm] shrink-0" />}
               <span>
                 <span className="flex gap-0.5">

@@ -1,6 +1,5 @@
 import type { Character } from '../../api/types'
 import { Drawing } from '../../ui/Drawing'
-import { measured } from '../../ui/words'
 import { scaleOf, valueOn } from '../call/rulerScale'
 
 const WIDTH = 200
@@ -49,8 +48,11 @@ export function RibbonCell({ character, range, values }: Props) {
             <path key={i} d={`M${place(value)},26V8l-4,-7h8l-4,7`} className="fill-thistle stroke-thistle" />
           ))}
         </svg>
-        <span className="figure text-sm">
-          ({rarelyLow}–){low}–{measured(high, character.unit)}(–{rarelyHigh})
+        <span className="figure text-sm print:text-[7.5pt]">
+          <span className="whitespace-nowrap">
+            ({rarelyLow}–){low}–{high}(–{rarelyHigh})
+          </span>{' '}
+          {character.unit}
         </span>
       </div>
     </div>
