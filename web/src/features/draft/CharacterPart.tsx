@@ -1,8 +1,10 @@
-import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react'
+import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { Mark } from '../../ui/Mark'
+import { Details } from './CharacterDetails'
+import { StatesOf } from './CharacterStates'
 import { DrawHint } from './DrawHint'
 import { useEditor, wrongIn } from './editor'
 import { Factor, Factors } from './Factors'
@@ -13,23 +15,19 @@ import {
   asKind,
   type CharacterFile,
   hasStates,
-  idOf,
   KINDS,
   ORGANS,
   profileOf,
   rangeOf,
   replaced,
   rulerOf,
-  type StateFile,
   sharesOf,
   type TaxonFile,
-  TOPICS,
-  ZONES,
+  wordsOf,
+  ZONE_WORDS,
 } from './sheetFile'
 import { Wrong } from './TaxaPart'
 
-const words = (codes: readonly string[]) =>
-  codes.map((value) => ({ value, text: value.replaceAll('-', ' ') }))
 const KIND_WORDS = KINDS.map((value) => ({
   value,
   text: {
@@ -41,19 +39,6 @@ const KIND_WORDS = KINDS.map((value) => ({
     angle: 'an angle in degrees',
   }[value] as string,
 }))
-const ZONE_WORDS = ZONES.map((value) => ({
-  value,
-  text: value === 'cut' ? 'knife' : value.replace('-', ' '),
-}))
-const HARMS = [
-  { value: 'none', text: 'none' },
-  { value: 'sample', text: 'a leaf or twig is taken' },
-  { value: 'wound', text: 'wounds the tree' },
-]
-const ABSENCES = [
-  { value: 'informative', text: 'tells as much' },
-  { value: 'weak', text: 'tells little' },
-]
 
 type Props = { readonly index: number; readonly onGone: () => void }
 
@@ -124,7 +109,7 @@ export function CharacterPart({ index, onGone }: Props) {
         />
         <Choice
           label="Organ"
-          options={words(ORGANS)}
+          options={wordsOf(ORGANS)}
           value={character.organ}
           onChange={(organ) => set({ organ })}
         />
@@ -275,212 +260,4 @@ function Profiles({ character, index, set }: PartProps & { readonly index: numbe
 function between(character: CharacterFile, taxon: TaxonFile): CharacterFile['profiles'][string] {
   const parent = taxon.parents?.find((one) => character.profiles[one])
   return (parent && character.profiles[parent]) || Object.values(character.profiles)[0] || {}
-}
-
-/** Its states with their words and drawings. */
-function StatesOf({ character, set, disabled }: PartProps & { readonly disabled: boolean }) {
-  const states = character.states ?? []
-  const setState = (i: number, next: Partial<StateFile>) =>
-    set({ states: replaced(states, i, (one) => ({ ...one, ...next })) })
-  const without = (gone: StateFile) => {
-    const left = states.filter((one) => one !== gone)
-    set({
-      states: left,
-      profiles: Object.fromEntries(
-        Object.entries(character.profiles).map(([taxon, profile]) => {
-          const shares = sharesOf(profile, left)
-          const total = shares.reduce((sum, one) => sum + one, 0)
-          return [
-            taxon,
-            profileOf(
-              shares.map((one) => (total > 0 ? one / total : 1 / left.length)),
-              left,
-            ),
-          ]
-        }),
-      ),
-    })
-  }
-  return (
-    <fieldset className="grid gap-3">
-      <legend className="font-semibold">States and their drawings</legend>
-      <ul className="grid gap-3 xl:grid-cols-2">
-        {states.map((state, i) => (
-          <li key={state.id} className="rounded-plain border border-line bg-card p-3">
-            <div className="mb-2 flex items-end gap-2">
-              <Field
-                className="grow"
-                label={`State ${i + 1}`}
-                value={state.name}
-                disabled={disabled}
-                onChange={(event) => setState(i, { name: event.target.value })}
-              />
-              {!disabled && states.length > 2 && (
-                <Button look="quiet" aria-label={`Leave out ${state.name}`} onClick={() => without(state)}>
-                  <Trash2 aria-hidden className="size-4" />
-                </Button>
-              )}
-            </div>
-            <DrawHint
-              of={state.name}
-              draw={state.draw}
-              measured={false}
-              disabled={disabled}
-              onChange={(draw) => setState(i, { draw })}
-            />
-          </li>
-        ))}
-      </ul>
-      {!disabled && (
-        <Button
-          className="inline-flex w-fit items-center gap-2"
-          onClick={() =>
-            set({
-              states: [
-                ...states,
-                {
-                  id: idOf(
-                    'state',
-                    states.map((one) => one.id),
-                  ),
-                  name: 'another state',
-                },
-              ],
-            })
-          }
-        >
-          <Plus aria-hidden className="size-4" /> Another state
-        </Button>
-      )}
-    </fieldset>
-  )
-}
-
-type DetailsProps = PartProps & {
-  readonly disabled: boolean
-  readonly wrong: (...keys: string[]) => string | undefined
-}
-
-/** What is seldom changed: replicates, effort, multipliers, words. */
-function Details({ character, set, disabled, wrong }: DetailsProps) {
-  const multipliers = [
-    ['By life stage', 'stages', ['seedling', 'sapling', 'pole', 'mature']],
-    ['By where the material came from', 'materials', ['attached', 'fallen', 'litter']],
-    ['By place in the crown', 'positions', ['sun', 'shade', 'sprout']],
-  ] as const
-  return (
-    <div className="grid gap-4 rounded-plain border border-line bg-card p-4">
-      <label className="font-semibold">
-        How to look
-        <textarea
-          rows={2}
-          value={character.howTo}
-          disabled={disabled}
-          onChange={(event) => set({ howTo: event.target.value })}
-          className="mt-1 block w-full rounded-plain border border-edge bg-card px-3 py-2 font-normal"
-        />
-      </label>
-      <Wrong text={wrong('howTo')} />
-      <label className="font-semibold">
-        How people get it wrong
-        <textarea
-          rows={2}
-          value={character.pitfall ?? ''}
-          disabled={disabled}
-          onChange={(event) => set({ pitfall: event.target.value === '' ? null : event.target.value })}
-          className="mt-1 block w-full rounded-plain border border-edge bg-card px-3 py-2 font-normal"
-        />
-      </label>
-      <div className="grid gap-4 lg:grid-cols-3">
-        {multipliers.map(([label, key, codes]) => (
-          <Factors
-            key={key}
-            label={label}
-            codes={codes}
-            values={character[key] ?? {}}
-            unlisted={1}
-            disabled={disabled}
-            wrong={wrong(key)}
-            onChange={(values) => set({ [key]: values })}
-          />
-        ))}
-      </div>
-      <fieldset disabled={disabled} className="grid gap-3 md:grid-cols-3">
-        <Field
-          label="Leaves, cones … for a fair reading"
-          type="number"
-          min={1}
-          value={character.replicates}
-          wrong={wrong('replicates')}
-          onChange={(event) => set({ replicates: Number(event.target.value) })}
-        />
-        <Field
-          label="Minutes for it"
-          type="number"
-          step="any"
-          value={character.minutes}
-          wrong={wrong('minutes')}
-          onChange={(event) => set({ minutes: Number(event.target.value) })}
-        />
-        <Field
-          label="One signal with"
-          hint="a name shared by characters that are one signal"
-          value={character.cluster ?? ''}
-          onChange={(event) => set({ cluster: event.target.value.trim() === '' ? null : event.target.value })}
-        />
-        <Choice label="Harm" options={HARMS} value={character.harm} onChange={(harm) => set({ harm })} />
-        <Choice
-          label="Sense"
-          options={words(['sight', 'touch', 'smell', 'hearing'])}
-          value={character.sense}
-          onChange={(sense) => set({ sense })}
-        />
-        <Choice
-          label="Not seeing it"
-          options={ABSENCES}
-          value={character.absence}
-          onChange={(absence) => set({ absence })}
-        />
-      </fieldset>
-      <Factor
-        label="How alike those of one tree are"
-        value={character.likeness}
-        disabled={disabled}
-        wrong={wrong('likeness')}
-        onChange={(likeness) => set({ likeness })}
-      />
-      <fieldset disabled={disabled}>
-        <legend className="font-semibold">Hazards while checking</legend>
-        <div className="flex flex-wrap gap-x-5">
-          {TOPICS.map((topic) => (
-            <label key={topic} className="flex min-h-11 items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-5"
-                checked={character.hazard.includes(topic)}
-                onChange={(event) =>
-                  set({
-                    hazard: event.target.checked
-                      ? [...character.hazard, topic]
-                      : character.hazard.filter((one) => one !== topic),
-                  })
-                }
-              />
-              {topic.replaceAll('-', ' ')}
-            </label>
-          ))}
-          <label className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={character.redGreen === true}
-              onChange={(event) => set({ redGreen: event.target.checked })}
-            />
-            needs red told from green
-          </label>
-        </div>
-        <Wrong text={wrong('hazard')} />
-      </fieldset>
-    </div>
-  )
 }

@@ -197,6 +197,12 @@ function Head({ kept, keeper }: { readonly kept: Kept; readonly keeper: DraftKee
           </span>
         )}
       </div>
+      {draft.newest && (
+        <Notice tone="waiting">
+          A newer version of this sheet was saved since this draft was begun. Your draft is kept; what is
+          different is shown before you save over it.
+        </Notice>
+      )}
       {kept.where === 'refused' && <Notice tone="wrong">{kept.told}</Notice>}
       {kept.where === 'away' && <Notice tone="waiting">{kept.told}</Notice>}
       {kept.where === 'stale' && kept.there && (

@@ -6,7 +6,7 @@ import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { answerWords, TRAITS, traitWords } from '../group/firstLooks'
 import { useEditor, wrongIn } from './editor'
-import { type GateFile, idOf, ORGANS, replaced, TOPICS, ZONES } from './sheetFile'
+import { type GateFile, idOf, ORGANS, replaced, TOPICS, wordsOf, ZONE_WORDS } from './sheetFile'
 import { Wrong } from './TaxaPart'
 
 const AREA = 'mt-1 block w-full rounded-plain border border-edge bg-card px-3 py-2 font-normal'
@@ -180,16 +180,11 @@ function GateForm({ item, index }: { readonly item: GateFile; readonly index: nu
       />
       <Choice
         label="Organ"
-        options={ORGANS.map((value) => ({ value, text: value }))}
+        options={wordsOf(ORGANS)}
         value={item.organ}
         onChange={(organ) => set({ organ })}
       />
-      <Choice
-        label="Station"
-        options={ZONES.map((value) => ({ value, text: value === 'cut' ? 'knife' : value.replace('-', ' ') }))}
-        value={item.zone}
-        onChange={(zone) => set({ zone })}
-      />
+      <Choice label="Station" options={ZONE_WORDS} value={item.zone} onChange={(zone) => set({ zone })} />
       <Field
         label="What it is likely to be otherwise"
         value={item.otherwise}
@@ -241,7 +236,7 @@ export function CautionsPart() {
             <fieldset disabled={fixed} className="grid gap-3 md:grid-cols-[12rem_minmax(0,1fr)_auto]">
               <Choice
                 label="Topic"
-                options={TOPICS.map((value) => ({ value, text: value.replaceAll('-', ' ') }))}
+                options={wordsOf(TOPICS)}
                 value={caution.topic}
                 onChange={(topic) =>
                   change((before) => ({

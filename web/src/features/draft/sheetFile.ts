@@ -92,7 +92,12 @@ export const ORGANS = [
   'smell',
   'site',
 ]
-export const ZONES = ['stand-off', 'trunk', 'hand', 'lens', 'cut']
+const ZONES = ['stand-off', 'trunk', 'hand', 'lens', 'cut']
+/** The stations as a crew calls them. */
+export const ZONE_WORDS = ZONES.map((value) => ({
+  value,
+  text: value === 'cut' ? 'knife' : value.replace('-', ' '),
+}))
 export const KINDS = ['states', 'ordered', 'count', 'length', 'ratio', 'angle']
 export const TOPICS = [
   'thorns',
@@ -107,6 +112,11 @@ export const TOPICS = [
   'legal',
 ]
 export const ALL_YEAR = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12]
+
+/** Codes as choices in words. */
+export function wordsOf(codes: readonly string[]) {
+  return codes.map((value) => ({ value, text: value.replaceAll('-', ' ') }))
+}
 
 const HUNDRED = 100
 

@@ -1,0 +1,146 @@
+import { Choice } from '../../ui/Choice'
+import { Field } from '../../ui/Field'
+import { Factor, Factors } from './Factors'
+import { type CharacterFile, TOPICS, wordsOf } from './sheetFile'
+import { Wrong } from './TaxaPart'
+
+const HARMS = [
+  { value: 'none', text: 'none' },
+  { value: 'sample', text: 'a leaf or twig is taken' },
+  { value: 'wound', text: 'wounds the tree' },
+]
+const ABSENCES = [
+  { value: 'informative', text: 'tells as much' },
+  { value: 'weak', text: 'tells little' },
+]
+
+type DetailsProps = {
+  readonly character: CharacterFile
+  readonly set: (next: Partial<CharacterFile>) => void
+  readonly disabled: boolean
+  readonly wrong: (...keys: string[]) => string | undefined
+}
+
+/** What is seldom changed: replicates, effort, multipliers, words. */
+export function Details({ character, set, disabled, wrong }: DetailsProps) {
+  const multipliers = [
+    ['By life stage', 'stages', ['seedling', 'sapling', 'pole', 'mature']],
+    ['By where the material came from', 'materials', ['attached', 'fallen', 'litter']],
+    ['By place in the crown', 'positions', ['sun', 'shade', 'sprout']],
+  ] as const
+  return (
+    <div className="grid gap-4 rounded-plain border border-line bg-card p-4">
+      <label className="font-semibold">
+        How to look
+        <textarea
+          rows={2}
+          value={character.howTo}
+          disabled={disabled}
+          onChange={(event) => set({ howTo: event.target.value })}
+          className="mt-1 block w-full rounded-plain border border-edge bg-card px-3 py-2 font-normal"
+        />
+      </label>
+      <Wrong text={wrong('howTo')} />
+      <label className="font-semibold">
+        How people get it wrong
+        <textarea
+          rows={2}
+          value={character.pitfall ?? ''}
+          disabled={disabled}
+          onChange={(event) => set({ pitfall: event.target.value === '' ? null : event.target.value })}
+          className="mt-1 block w-full rounded-plain border border-edge bg-card px-3 py-2 font-normal"
+        />
+      </label>
+      <div className="grid gap-4 lg:grid-cols-3">
+        {multipliers.map(([label, key, codes]) => (
+          <Factors
+            key={key}
+            label={label}
+            codes={codes}
+            values={character[key] ?? {}}
+            unlisted={1}
+            disabled={disabled}
+            wrong={wrong(key)}
+            onChange={(values) => set({ [key]: values })}
+          />
+        ))}
+      </div>
+      <fieldset disabled={disabled} className="grid gap-3 md:grid-cols-3">
+        <Field
+          label="Leaves, cones … for a fair reading"
+          type="number"
+          min={1}
+          value={character.replicates}
+          wrong={wrong('replicates')}
+          onChange={(event) => set({ replicates: Number(event.target.value) })}
+        />
+        <Field
+          label="Minutes for it"
+          type="number"
+          step="any"
+          value={character.minutes}
+          wrong={wrong('minutes')}
+          onChange={(event) => set({ minutes: Number(event.target.value) })}
+        />
+        <Field
+          label="One signal with"
+          hint="a name shared by characters that are one signal"
+          value={character.cluster ?? ''}
+          onChange={(event) => set({ cluster: event.target.value.trim() === '' ? null : event.target.value })}
+        />
+        <Choice label="Harm" options={HARMS} value={character.harm} onChange={(harm) => set({ harm })} />
+        <Choice
+          label="Sense"
+          options={wordsOf(['sight', 'touch', 'smell', 'hearing'])}
+          value={character.sense}
+          onChange={(sense) => set({ sense })}
+        />
+        <Choice
+          label="Not seeing it"
+          options={ABSENCES}
+          value={character.absence}
+          onChange={(absence) => set({ absence })}
+        />
+      </fieldset>
+      <Factor
+        label="How alike those of one tree are"
+        value={character.likeness}
+        disabled={disabled}
+        wrong={wrong('likeness')}
+        onChange={(likeness) => set({ likeness })}
+      />
+      <fieldset disabled={disabled}>
+        <legend className="font-semibold">Hazards while checking</legend>
+        <div className="flex flex-wrap gap-x-5">
+          {TOPICS.map((topic) => (
+            <label key={topic} className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-5"
+                checked={character.hazard.includes(topic)}
+                onChange={(event) =>
+                  set({
+                    hazard: event.target.checked
+                      ? [...character.hazard, topic]
+                      : character.hazard.filter((one) => one !== topic),
+                  })
+                }
+              />
+              {topic.replaceAll('-', ' ')}
+            </label>
+          ))}
+          <label className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={character.redGreen === true}
+              onChange={(event) => set({ redGreen: event.target.checked })}
+            />
+            needs red told from green
+          </label>
+        </div>
+        <Wrong text={wrong('hazard')} />
+      </fieldset>
+    </div>
+  )
+}

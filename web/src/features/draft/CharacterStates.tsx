@@ -1,0 +1,90 @@
+import { Plus, Trash2 } from 'lucide-react'
+import { Button } from '../../ui/Button'
+import { Field } from '../../ui/Field'
+import { DrawHint } from './DrawHint'
+import { type CharacterFile, idOf, profileOf, replaced, type StateFile, sharesOf } from './sheetFile'
+
+type Props = {
+  readonly character: CharacterFile
+  readonly set: (next: Partial<CharacterFile>) => void
+  readonly disabled: boolean
+}
+
+/** Its states with their words and drawings. */
+export function StatesOf({ character, set, disabled }: Props) {
+  const states = character.states ?? []
+  const setState = (i: number, next: Partial<StateFile>) =>
+    set({ states: replaced(states, i, (one) => ({ ...one, ...next })) })
+  const without = (gone: StateFile) => {
+    const left = states.filter((one) => one !== gone)
+    set({
+      states: left,
+      profiles: Object.fromEntries(
+        Object.entries(character.profiles).map(([taxon, profile]) => {
+          const shares = sharesOf(profile, left)
+          const total = shares.reduce((sum, one) => sum + one, 0)
+          return [
+            taxon,
+            profileOf(
+              shares.map((one) => (total > 0 ? one / total : 1 / left.length)),
+              left,
+            ),
+          ]
+        }),
+      ),
+    })
+  }
+  return (
+    <fieldset className="grid gap-3">
+      <legend className="font-semibold">States and their drawings</legend>
+      <ul className="grid gap-3 xl:grid-cols-2">
+        {states.map((state, i) => (
+          <li key={state.id} className="rounded-plain border border-line bg-card p-3">
+            <div className="mb-2 flex items-end gap-2">
+              <Field
+                className="grow"
+                label={`State ${i + 1}`}
+                value={state.name}
+                disabled={disabled}
+                onChange={(event) => setState(i, { name: event.target.value })}
+              />
+              {!disabled && states.length > 2 && (
+                <Button look="quiet" aria-label={`Leave out ${state.name}`} onClick={() => without(state)}>
+                  <Trash2 aria-hidden className="size-4" />
+                </Button>
+              )}
+            </div>
+            <DrawHint
+              of={state.name}
+              draw={state.draw}
+              measured={false}
+              disabled={disabled}
+              onChange={(draw) => setState(i, { draw })}
+            />
+          </li>
+        ))}
+      </ul>
+      {!disabled && (
+        <Button
+          className="inline-flex w-fit items-center gap-2"
+          onClick={() =>
+            set({
+              states: [
+                ...states,
+                {
+                  id: idOf(
+                    'state',
+                    states.map((one) => one.id),
+                  ),
+                  name: 'another state',
+                },
+              ],
+            })
+          }
+        >
+          <Plus aria-hidden className="size-4" /> Another state
+        </Button>
+      )}
+    </fieldset>
+  )
+}
