@@ -1,8 +1,9 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, it } from 'vitest'
-import { draw, PART_NAMES } from '../src/draw/draw'
+import { catalogue, draw, PART_NAMES } from '../src/draw/draw'
 import { MEASURED } from '../src/draw/measured'
+import type { Allowed } from '../src/draw/parameters'
 import type { Picture } from '../src/draw/picture'
 
 type Hint = { part: string } & Record<string, unknown>
@@ -123,6 +124,35 @@ describe('a drawing', () => {
       { raw: 400, share: 3 },
     ]) {
       expectSound(pictureOf({ part: 'measured', what }, value))
+    }
+  })
+
+  const valuesOf = (allowed: Allowed): readonly unknown[] => {
+    if (allowed.kind === 'word') return allowed.words
+    return allowed.kind === 'flag'
+      ? [false, true]
+      : [allowed.least, (allowed.least + allowed.most) / 2, allowed.most]
+  }
+
+  it.each([...catalogue()])(
+    'of the part %s is sound with each value of each parameter',
+    (part, parameters) => {
+      for (const [name, allowed] of parameters)
+        for (const value of valuesOf(allowed)) expectSound(pictureOf({ part, [name]: value }))
+    },
+  )
+
+  it.each([...catalogue()])('of the part %s changes with each of its parameters', (part, parameters) => {
+    const settings = [...parameters].flatMap(([name, allowed]) =>
+      valuesOf(allowed).map((value) => ({ [name]: value })),
+    )
+    for (const [name, allowed] of parameters) {
+      // some show only together with another, as teeth do on a toothed margin
+      const shows = [{}, ...settings].some((others) => {
+        const pictures = valuesOf(allowed).map((value) => pictureOf({ part, ...others, [name]: value }))
+        return new Set(pictures.map((one) => JSON.stringify(one.marks))).size > 1
+      })
+      expect(shows, name).toBe(true)
     }
   })
 })

@@ -1,4 +1,4 @@
-import { curve, lots, type Point, placed } from './geometry'
+import { curve, lots, type Point, placed, points } from './geometry'
 import { edgeOf } from './leaf'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
@@ -17,12 +17,7 @@ const COUNTS: Readonly<Record<(typeof STYLES)[number], readonly number[]>> = {
   mixed: [1, 2, 1, 2],
   two: [2, 2, 3, 2],
 }
-const QUARTERS: readonly Point[] = [
-  [52, 52],
-  [148, 52],
-  [52, 148],
-  [148, 148],
-]
+const QUARTERS: readonly Point[] = points('52,52 148,52 52,148 148,148')
 
 /** Four flowers of one tree; styles: how many stand in each. */
 export function styles(read: Reader): Picture {
@@ -97,13 +92,7 @@ export function blossom(read: Reader): Picture {
   read.done()
   const sketch = new Sketch()
   if (form === 'heads') {
-    sketch.line(
-      [
-        [100, 198],
-        [100, 120],
-      ],
-      { width: 5, start: 1, end: 0.9 },
-    )
+    sketch.line(points('100,198 100,120'), { width: 5, start: 1, end: 0.9 })
     for (let i = -4; i < 5; i++) {
       const top: Point = [100 + i * 20, 76 + Math.abs(i) * 2.4]
       sketch.line(curve([[100, 128], [100 + i * 12, 104], top], 4), { width: 2, start: 1, end: 0.7 })
@@ -117,17 +106,7 @@ export function blossom(read: Reader): Picture {
     return sketch.picture()
   }
   const parts = form === 'green-four' ? 4 : 5
-  sketch.line(
-    curve(
-      [
-        [30, 198],
-        [60, 120],
-        [64, 10],
-      ],
-      6,
-    ),
-    { width: 6, start: 1, end: 0.6 },
-  )
+  sketch.line(curve(points('30,198 60,120 64,10'), 6), { width: 6, start: 1, end: 0.6 })
   leafAt(sketch, [57, 120], 1.2, 96)
   leafAt(sketch, [62, 50], -1.0, 60)
   const count = form === 'green-four' ? 7 : 3
@@ -153,19 +132,9 @@ function leafAt(sketch: Sketch, at: Point, angle: number, length: number): void 
     teeth: 10,
   } as const
   const to = placed([[0, -0.14]], at, length, angle)[0] ?? at
-  const onto = (points: readonly Point[]) => placed(points, to, length, angle)
+  const onto = (line: readonly Point[]) => placed(line, to, length, angle)
   sketch.shape(onto(edgeOf(blade, 5).filter((_, i) => i % 4 === 0)), 'leaf', 1.9)
-  sketch.line(
-    [
-      at,
-      ...onto([
-        [0, 0],
-        [0, -0.5],
-        [0, -0.95],
-      ]),
-    ],
-    { width: 2.2, start: 1, end: 0.3 },
-  )
+  sketch.line([at, ...onto(points('0,0 0,-0.5 0,-0.95'))], { width: 2.2, start: 1, end: 0.3 })
 }
 
 /** A flower bunch on its long wing among leaves; stance: which way it points. */
@@ -174,18 +143,7 @@ export function cyme(read: Reader): Picture {
   read.done()
   const sketch = new Sketch()
   const up = stance === 'up'
-  sketch.line(
-    curve(
-      [
-        [4, 104],
-        [60, 96],
-        [130, 98],
-        [196, 90],
-      ],
-      6,
-    ),
-    { width: 5, start: 1, end: 0.6 },
-  )
+  sketch.line(curve(points('4,104 60,96 130,98 196,90'), 6), { width: 5, start: 1, end: 0.6 })
   for (const [x, side] of [
     [40, 1],
     [170, 1],
@@ -207,12 +165,7 @@ export function cyme(read: Reader): Picture {
   const stalk: Point = [112, 98 + dir * 44]
   const tip: Point = [132, 98 + dir * 70]
   sketch.line([[106, 98 + dir * 8], stalk, tip], { width: 2.2, start: 1, end: 0.8 })
-  for (const [dx, dy] of [
-    [-16, 16],
-    [2, 24],
-    [18, 18],
-    [26, 2],
-  ] as const) {
+  for (const [dx, dy] of points('-16,16 2,24 18,18 26,2')) {
     const at: Point = [tip[0] + dx, tip[1] + dir * dy]
     sketch.line([tip, at], { width: 1.6 })
     petals(sketch, at, 8, 5, 'paper')
@@ -250,18 +203,7 @@ export function catkin(read: Reader): Picture {
   const leaves = read.word('leaves', LEAVES)
   read.done()
   const sketch = new Sketch()
-  sketch.line(
-    curve(
-      [
-        [90, 198],
-        [98, 130],
-        [94, 70],
-        [102, 6],
-      ],
-      8,
-    ),
-    { width: 6, start: 1, end: 0.5 },
-  )
+  sketch.line(curve(points('90,198 98,130 94,70 102,6'), 8), { width: 6, start: 1, end: 0.5 })
   for (const [y, side] of [
     [146, 1],
     [94, -1],
@@ -295,60 +237,18 @@ export function catkin(read: Reader): Picture {
       leafAt(sketch, at, side * 1.5, 34)
     } else if (leaves === 'splitting') {
       sketch.shape(
-        placed(
-          curve(
-            [
-              [0, 0],
-              [0.3, -0.4],
-              [0.05, -1],
-              [-0.26, -0.4],
-              [0, 0],
-            ],
-            4,
-          ),
-          at,
-          22,
-          side * 0.6,
-        ),
+        placed(curve(points('0,0 0.3,-0.4 0.05,-1 -0.26,-0.4 0,0'), 4), at, 22, side * 0.6),
         'wood',
         1.8,
       )
       sketch.shape(
-        placed(
-          curve(
-            [
-              [0, -0.5],
-              [0.14, -0.9],
-              [0, -1.5],
-              [-0.12, -0.9],
-              [0, -0.5],
-            ],
-            4,
-          ),
-          at,
-          22,
-          side * 0.6,
-        ),
+        placed(curve(points('0,-0.5 0.14,-0.9 0,-1.5 -0.12,-0.9 0,-0.5'), 4), at, 22, side * 0.6),
         'green',
         1.4,
       )
     } else {
       sketch.shape(
-        placed(
-          curve(
-            [
-              [0, 0],
-              [0.3, -0.4],
-              [0.05, -1],
-              [-0.26, -0.4],
-              [0, 0],
-            ],
-            4,
-          ),
-          at,
-          13,
-          side * 0.5,
-        ),
+        placed(curve(points('0,0 0.3,-0.4 0.05,-1 -0.26,-0.4 0,0'), 4), at, 13, side * 0.5),
         'wood',
         1.8,
       )

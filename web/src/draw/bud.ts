@@ -1,13 +1,12 @@
-import { curve, lots, type Point, placed } from './geometry'
-import { edgeOf } from './leaf'
+import { curve, lots, type Point, points } from './geometry'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { Sketch } from './sketch'
 
 const COVER = ['scaled', 'naked', 'naked-slim', 'cap'] as const
 const SKIN = ['bare', 'plain', 'sticky', 'downy', 'partly'] as const
+const SHAPE = ['egg', 'spindle', 'round'] as const
 const RESIN = ['none', 'thin', 'thick'] as const
-const STAGE = ['closed', 'breaking', 'full'] as const
 
 /** The twig below an end bud, with a leaf scar on each side. */
 function stem(sketch: Sketch, top: number): void {
@@ -36,27 +35,19 @@ function stem(sketch: Sketch, top: number): void {
     ],
     { width: 3.4, start: 0.8, end: 0.7 },
   )
-  sketch.line(
-    curve(
-      [
-        [90, 186],
-        [96, 192],
-        [104, 189],
-      ],
-      5,
-    ),
-    { width: 1.8 },
-  )
+  sketch.line(curve(points('90,186 96,192 104,189'), 5), { width: 1.8 })
 }
 
 /**
  * A bud, large. cover: overlapping scales; none but two small folded and felted leaves, broad or slim; or one cap; scales:
- * that can be seen, 2 to 4; stalked: whether it stands on a stalk of its own; skin: bare, sticky, downy or downy in part;
- * resin: over its scales.
+ * that can be seen, 2 to 4; shape: of the whole; length: share of the longest, 0.4 to 1; stalked: whether it stands on a stalk
+ * of its own; skin: bare, sticky, downy or downy in part; resin: over its scales.
  */
 export function bud(read: Reader): Picture {
   const cover = read.word('cover', COVER)
   const count = Math.round(read.number('scales', 2, 4, 4))
+  const shape = read.word('shape', SHAPE)
+  const length = read.number('length', 0.4, 1, 1)
   const stalked = read.flag('stalked')
   const skin = read.word('skin', SKIN)
   const resin = read.word('resin', RESIN)
@@ -64,117 +55,47 @@ export function bud(read: Reader): Picture {
   const sketch = new Sketch()
   if (stalked) stalk(sketch)
   else stem(sketch, 138)
-  if (cover === 'naked') foldedLeaves(sketch, 1)
-  else if (cover === 'naked-slim') foldedLeaves(sketch, 0.62)
-  else if (cover === 'cap' || stalked) cap(sketch, stalked)
-  else scales(sketch, count)
-  coat(sketch, skin)
-  if (resin !== 'none') resinOver(sketch, resin === 'thick')
+  sketch.moved(shaped(shape, length), () => {
+    if (cover === 'naked') foldedLeaves(sketch, 1)
+    else if (cover === 'naked-slim') foldedLeaves(sketch, 0.62)
+    else if (cover === 'cap' || stalked) cap(sketch, stalked)
+    else scales(sketch, count)
+    coat(sketch, skin)
+    if (resin !== 'none') resinOver(sketch, resin === 'thick')
+  })
   return sketch.picture()
+}
+
+const FOOT = 144 // where a bud stands on its twig, from above
+
+/** Makes another shape of the egg as which every bud is drawn: slim throughout, or short and broad up to its tip. */
+function shaped(shape: (typeof SHAPE)[number], length: number): (point: Point) => Point {
+  if (shape === 'egg' && length === 1) return (point) => point
+  return ([x, y]) => {
+    const up = (FOOT - y) / FOOT
+    const broad = { egg: 1, spindle: 0.58, round: 1.1 + 0.7 * up * up }[shape]
+    const tall = shape === 'round' ? 0.8 : 1
+    return [100 + (x - 100) * broad, FOOT - (FOOT - y) * length * tall]
+  }
 }
 
 /** A bud on a stalk of its own, on the side of a twig. */
 function stalk(sketch: Sketch): void {
-  sketch.fill(
-    [
-      [20, 200],
-      [70, 176],
-      [60, 152],
-      [0, 178],
-      [0, 200],
-    ],
-    'wood',
-  )
+  sketch.fill(points('20,200 70,176 60,152 0,178 0,200'), 'wood')
   sketch
-    .line(
-      [
-        [0, 180],
-        [30, 166],
-        [62, 152],
-      ],
-      { width: 2.6 },
-    )
-    .line(
-      [
-        [20, 202],
-        [46, 190],
-        [72, 174],
-      ],
-      { width: 3.6 },
-    )
-  sketch.fill(
-    [
-      [62, 176],
-      [56, 156],
-      [88, 132],
-      [108, 144],
-    ],
-    'wood',
-  )
-  sketch.line(
-    curve(
-      [
-        [58, 156],
-        [72, 148],
-        [86, 134],
-      ],
-      4,
-    ),
-    { width: 2.4 },
-  )
-  sketch.line(
-    curve(
-      [
-        [66, 176],
-        [86, 164],
-        [106, 144],
-      ],
-      4,
-    ),
-    { width: 3 },
-  )
+    .line(points('0,180 30,166 62,152'), { width: 2.6 })
+    .line(points('20,202 46,190 72,174'), { width: 3.6 })
+  sketch.fill(points('62,176 56,156 88,132 108,144'), 'wood')
+  sketch.line(curve(points('58,156 72,148 86,134'), 4), { width: 2.4 })
+  sketch.line(curve(points('66,176 86,164 106,144'), 4), { width: 3 })
 }
 
 function cap(sketch: Sketch, stalked: boolean): void {
-  const whole = curve(
-    [
-      [100, 14],
-      [124, 44],
-      [132, 92],
-      [120, 132],
-      [100, 144],
-      [80, 132],
-      [68, 92],
-      [76, 44],
-      [100, 14],
-    ],
-    7,
-  )
+  const whole = curve(points('100,14 124,44 132,92 120,132 100,144 80,132 68,92 76,44 100,14'), 7)
   sketch.shape(whole, 'wood', 2.8)
   if (stalked) {
-    sketch.line(
-      curve(
-        [
-          [76, 126],
-          [92, 92],
-          [106, 60],
-          [108, 30],
-        ],
-        6,
-      ),
-      { width: 1.8 },
-    )
-    sketch.line(
-      curve(
-        [
-          [124, 118],
-          [114, 96],
-          [104, 72],
-        ],
-        5,
-      ),
-      { width: 1.6 },
-    )
+    sketch.line(curve(points('76,126 92,92 106,60 108,30'), 6), { width: 1.8 })
+    sketch.line(curve(points('124,118 114,96 104,72'), 5), { width: 1.6 })
   }
 }
 
@@ -182,26 +103,8 @@ function cap(sketch: Sketch, stalked: boolean): void {
 function coat(sketch: Sketch, skin: (typeof SKIN)[number]): void {
   const draw = lots(421)
   if (skin === 'sticky') {
-    sketch.fill(
-      curve(
-        [
-          [82, 92],
-          [84, 58],
-          [96, 36],
-          [94, 64],
-          [92, 96],
-          [82, 92],
-        ],
-        4,
-      ),
-      'pale',
-    )
-    for (const [x, y] of [
-      [112, 78],
-      [118, 104],
-      [104, 122],
-      [90, 118],
-    ] as const) {
+    sketch.fill(curve(points('82,92 84,58 96,36 94,64 92,96 82,92'), 4), 'pale')
+    for (const [x, y] of points('112,78 118,104 104,122 90,118')) {
       sketch.shape(
         curve(
           [
@@ -232,17 +135,7 @@ function coat(sketch: Sketch, skin: (typeof SKIN)[number]): void {
       )
     }
   } else if (skin === 'bare') {
-    sketch.line(
-      curve(
-        [
-          [82, 84],
-          [85, 60],
-          [94, 42],
-        ],
-        4,
-      ),
-      { width: 1.4, role: 'hatch' },
-    )
+    sketch.line(curve(points('82,84 85,60 94,42'), 4), { width: 1.4, role: 'hatch' })
   }
 }
 
@@ -251,51 +144,18 @@ function resinOver(sketch: Sketch, thick: boolean): void {
   if (thick) {
     sketch.shape(
       curve(
-        [
-          [100, 10],
-          [126, 30],
-          [140, 72],
-          [134, 112],
-          [122, 124],
-          [112, 116],
-          [100, 130],
-          [86, 118],
-          [74, 126],
-          [62, 104],
-          [66, 56],
-          [82, 22],
-          [100, 10],
-        ],
+        points(
+          '100,10 126,30 140,72 134,112 122,124 112,116 100,130 86,118 74,126 62,104 66,56 82,22 100,10',
+        ),
         6,
       ),
       'bloom',
       2.4,
     )
-    sketch.line(
-      curve(
-        [
-          [84, 44],
-          [80, 66],
-          [84, 88],
-        ],
-        4,
-      ),
-      { width: 1.6, role: 'hatch' },
-    )
-    for (const [x, y] of [
-      [112, 48],
-      [122, 78],
-      [100, 92],
-      [88, 74],
-    ] as const)
-      sketch.dot([x, y], 1.6, 'hatch')
+    sketch.line(curve(points('84,44 80,66 84,88'), 4), { width: 1.6, role: 'hatch' })
+    for (const [x, y] of points('112,48 122,78 100,92 88,74')) sketch.dot([x, y], 1.6, 'hatch')
   } else {
-    for (const [x, y] of [
-      [88, 46],
-      [112, 64],
-      [90, 92],
-      [116, 104],
-    ] as const) {
+    for (const [x, y] of points('88,46 112,64 90,92 116,104')) {
       sketch.shape(
         curve(
           [
@@ -315,88 +175,22 @@ function resinOver(sketch: Sketch, thick: boolean): void {
 }
 
 function scales(sketch: Sketch, count: number): void {
-  const whole = curve(
-    [
-      [100, 12],
-      [122, 50],
-      [132, 92],
-      [122, 132],
-      [100, 144],
-      [78, 132],
-      [68, 92],
-      [78, 50],
-      [100, 12],
-    ],
-    7,
-  )
+  const whole = curve(points('100,12 122,50 132,92 122,132 100,144 78,132 68,92 78,50 100,12'), 7)
   sketch.shape(whole, 'wood', 2.8)
-  const scale = (points: readonly Point[]) => sketch.shape(curve(points, 5), 'wood', 2.2)
+  const scale = (outline: readonly Point[]) => sketch.shape(curve(outline, 5), 'wood', 2.2)
   if (count === 2) {
     // one short scale and a long one that covers the rest
-    scale([
-      [74, 122],
-      [74, 92],
-      [88, 78],
-      [104, 96],
-      [102, 138],
-      [74, 122],
-    ])
+    scale(points('74,122 74,92 88,78 104,96 102,138 74,122'))
   } else if (count === 3) {
-    scale([
-      [128, 110],
-      [124, 70],
-      [108, 48],
-      [98, 84],
-      [100, 138],
-      [128, 110],
-    ])
-    scale([
-      [72, 118],
-      [76, 84],
-      [90, 66],
-      [106, 92],
-      [104, 140],
-      [72, 118],
-    ])
+    scale(points('128,110 124,70 108,48 98,84 100,138 128,110'))
+    scale(points('72,118 76,84 90,66 106,92 104,140 72,118'))
   } else {
-    scale([
-      [84, 60],
-      [100, 22],
-      [116, 60],
-      [112, 92],
-      [88, 92],
-      [84, 60],
-    ])
-    scale([
-      [70, 96],
-      [80, 58],
-      [101, 74],
-      [104, 112],
-      [84, 130],
-      [70, 96],
-    ])
-    scale([
-      [130, 96],
-      [121, 60],
-      [101, 82],
-      [97, 116],
-      [116, 132],
-      [130, 96],
-    ])
-    scale([
-      [78, 130],
-      [92, 104],
-      [112, 106],
-      [122, 130],
-      [100, 146],
-      [78, 130],
-    ])
+    scale(points('84,60 100,22 116,60 112,92 88,92 84,60'))
+    scale(points('70,96 80,58 101,74 104,112 84,130 70,96'))
+    scale(points('130,96 121,60 101,82 97,116 116,132 130,96'))
+    scale(points('78,130 92,104 112,106 122,130 100,146 78,130'))
   }
-  for (const [x, y] of [
-    [90, 44],
-    [78, 84],
-    [92, 122],
-  ] as const) {
+  for (const [x, y] of points('90,44 78,84 92,122')) {
     sketch.line(
       curve(
         [
@@ -457,174 +251,4 @@ function foldedLeaves(sketch: Sketch, breadth: number): void {
       { width: 1.6 },
     )
   }
-}
-
-/** The end of a shoot in spring; stage: buds shut, leaves half out, or leaves open and flat. */
-export function shoot(read: Reader): Picture {
-  const stage = read.word('stage', STAGE)
-  read.done()
-  const sketch = new Sketch()
-  const axis = curve(
-    [
-      [96, 200],
-      [104, 140],
-      [98, 84],
-      [101, 52],
-    ],
-    8,
-  )
-  sketch.line(axis, { width: 8, start: 1, end: 0.55 })
-  const nodes: readonly (readonly [Point, 1 | -1])[] = [
-    [[101, 158], 1],
-    [[103, 124], -1],
-    [[100, 92], 1],
-  ]
-  for (const [at, side] of nodes) {
-    if (stage === 'closed') smallBud(sketch, at, side * 0.5, 26)
-    else if (stage === 'breaking') opening(sketch, at, side * 0.62)
-    else flatLeaf(sketch, at, side * 1.15, 74)
-  }
-  if (stage === 'closed') smallBud(sketch, [101, 56], 0, 36)
-  else if (stage === 'breaking') opening(sketch, [101, 58], 0)
-  else {
-    flatLeaf(sketch, [100, 60], -0.75, 62)
-    flatLeaf(sketch, [101, 58], 0.35, 56)
-  }
-  return sketch.picture()
-}
-
-function smallBud(sketch: Sketch, at: Point, angle: number, length: number): void {
-  const shape = curve(
-    [
-      [0, 0],
-      [0.22, -0.3],
-      [0.17, -0.68],
-      [0, -1],
-      [-0.17, -0.68],
-      [-0.22, -0.3],
-      [0, 0],
-    ],
-    5,
-  )
-  sketch.shape(placed(shape, at, length, angle), 'wood', 2)
-  sketch.line(
-    placed(
-      curve(
-        [
-          [-0.2, -0.36],
-          [0, -0.54],
-          [0.17, -0.4],
-        ],
-        4,
-      ),
-      at,
-      length,
-      angle,
-    ),
-    { width: 1.3 },
-  )
-  sketch.line(
-    placed(
-      curve(
-        [
-          [-0.1, -0.66],
-          [0.03, -0.8],
-          [0.12, -0.7],
-        ],
-        4,
-      ),
-      at,
-      length,
-      angle,
-    ),
-    { width: 1.1 },
-  )
-}
-
-/** Scales thrown back and small leaves still folded. */
-function opening(sketch: Sketch, at: Point, angle: number): void {
-  for (const lean of [-0.42, 0.42, 0]) {
-    const shape = curve(
-      [
-        [0, 0],
-        [0.16, -0.35],
-        [0.13, -0.78],
-        [0, -1.05],
-        [-0.13, -0.78],
-        [-0.16, -0.35],
-        [0, 0],
-      ],
-      3,
-    )
-    const turned = placed(shape, at, lean === 0 ? 48 : 42, angle + lean)
-    sketch.shape(turned, 'leaf', 2)
-    sketch.line(
-      placed(
-        [
-          [0, -0.05],
-          [0, -0.5],
-          [0, -0.95],
-        ],
-        at,
-        lean === 0 ? 48 : 42,
-        angle + lean,
-      ),
-      { width: 1.4 },
-    )
-  }
-  for (const side of [-1, 1]) {
-    const scale = curve(
-      [
-        [0, 0.02],
-        [0.24 * side, -0.1],
-        [0.34 * side, -0.36],
-        [0.14 * side, -0.24],
-        [0, 0.02],
-      ],
-      3,
-    )
-    sketch.shape(placed(scale, at, 44, angle), 'wood', 1.6)
-  }
-}
-
-function flatLeaf(sketch: Sketch, at: Point, angle: number, length: number): void {
-  const blade = {
-    ratio: 1.9,
-    widest: 0.5,
-    base: 'tapered',
-    tip: 'pointed',
-    margin: 'entire',
-    teeth: 10,
-  } as const
-  const to = placed([[0, -0.16]], at, length, angle)[0] ?? at
-  const onto = (points: readonly Point[]) => placed(points, to, length, angle)
-  sketch.shape(onto(edgeOf(blade, 3).filter((_, i) => i % 3 === 0)), 'leaf', 2)
-  for (const y of [-0.22, -0.4, -0.58]) {
-    for (const side of [-1, 1]) {
-      sketch.line(
-        onto(
-          curve(
-            [
-              [0, y],
-              [side * 0.1, y - 0.09],
-              [side * 0.18, y - 0.2],
-            ],
-            2,
-          ),
-        ),
-        { width: 1, start: 0.9, end: 0.3 },
-      )
-    }
-  }
-  sketch.line(
-    [
-      at,
-      ...onto([
-        [0, 0],
-        [0, -0.5],
-        [0, -0.96],
-      ]),
-    ],
-    { width: 2.4, start: 1, end: 0.25 },
-  )
 }

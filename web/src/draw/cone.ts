@@ -1,4 +1,4 @@
-import { curve, lots, type Point } from './geometry'
+import { curve, lots, type Point, points } from './geometry'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { ellipse, Sketch } from './sketch'
@@ -14,31 +14,9 @@ export function cone(read: Reader): Picture {
   read.done()
   const sketch = new Sketch()
   if (bracts === 'lost') {
-    sketch.line(
-      [
-        [100, 190],
-        [100, 100],
-        [100, 14],
-      ],
-      { width: 6, start: 1, end: 0.3 },
-    )
-    sketch.line(
-      curve(
-        [
-          [30, 192],
-          [100, 186],
-          [170, 192],
-        ],
-        5,
-      ),
-      { width: 2 },
-    )
-    for (const [x, y] of [
-      [46, 180],
-      [74, 186],
-      [130, 184],
-      [158, 178],
-    ] as const) {
+    sketch.line(points('100,190 100,100 100,14'), { width: 6, start: 1, end: 0.3 })
+    sketch.line(curve(points('30,192 100,186 170,192'), 5), { width: 2 })
+    for (const [x, y] of points('46,180 74,186 130,184 158,178')) {
       sketch.shape(
         curve(
           [
@@ -56,27 +34,8 @@ export function cone(read: Reader): Picture {
     }
     return sketch.picture()
   }
-  const outline = curve(
-    [
-      [100, 8],
-      [130, 28],
-      [138, 96],
-      [130, 160],
-      [100, 182],
-      [70, 160],
-      [62, 96],
-      [70, 28],
-      [100, 8],
-    ],
-    7,
-  )
-  sketch.line(
-    [
-      [100, 198],
-      [100, 180],
-    ],
-    { width: 9, start: 1, end: 1 },
-  )
+  const outline = curve(points('100,8 130,28 138,96 130,160 100,182 70,160 62,96 70,28 100,8'), 7)
+  sketch.line(points('100,198 100,180'), { width: 9, start: 1, end: 1 })
   sketch.shape(outline, 'wood', 2.8)
   const draw = lots(351)
   for (let row = 0; row < 9; row++) {
@@ -118,17 +77,7 @@ export function coneScales(read: Reader): Picture {
   const edges = read.word('edges', EDGES)
   read.done()
   const sketch = new Sketch()
-  sketch.line(
-    curve(
-      [
-        [96, 198],
-        [99, 184],
-        [100, 172],
-      ],
-      2,
-    ),
-    { width: 7, start: 1, end: 1 },
-  )
+  sketch.line(curve(points('96,198 99,184 100,172'), 2), { width: 7, start: 1, end: 1 })
   const scale = ([x, y]: Point, w: number, h: number, side: number) => {
     const shape = curve(
       [
@@ -231,15 +180,7 @@ export function coneCluster(read: Reader): Picture {
   const stalks = read.word('stalks', STALKS)
   read.done()
   const sketch = new Sketch()
-  const axis = curve(
-    [
-      [10, 22],
-      [60, 40],
-      [104, 78],
-      [126, 120],
-    ],
-    8,
-  )
+  const axis = curve(points('10,22 60,40 104,78 126,120'), 8)
   sketch.line(axis, { width: 5, start: 1, end: 0.7 })
   const cones: readonly (readonly [Point, Point, number])[] = [
     [[62, 41], [44, 112], 1],
@@ -282,27 +223,8 @@ export function coneFlower(read: Reader): Picture {
   const tone = read.word('tone', TONE_NAMES)
   read.done()
   const sketch = new Sketch()
-  sketch.line(
-    curve(
-      [
-        [14, 180],
-        [100, 170],
-        [186, 182],
-      ],
-      6,
-    ),
-    { width: 9, start: 0.8, end: 0.8 },
-  )
-  sketch.shape(
-    [
-      [86, 172],
-      [90, 148],
-      [110, 148],
-      [114, 172],
-    ],
-    'wood',
-    2.2,
-  )
+  sketch.line(curve(points('14,180 100,170 186,182'), 6), { width: 9, start: 0.8, end: 0.8 })
+  sketch.shape(points('86,172 90,148 110,148 114,172'), 'wood', 2.2)
   for (const angle of [-1.2, -0.9, 0.9, 1.2]) {
     sketch.line(
       [
@@ -314,19 +236,7 @@ export function coneFlower(read: Reader): Picture {
   }
   toned(
     sketch,
-    curve(
-      [
-        [100, 18],
-        [128, 50],
-        [132, 104],
-        [116, 146],
-        [84, 146],
-        [68, 104],
-        [72, 50],
-        [100, 18],
-      ],
-      7,
-    ),
+    curve(points('100,18 128,50 132,104 116,146 84,146 68,104 72,50 100,18'), 7),
     TONES[tone],
     12,
     2.8,

@@ -1,4 +1,4 @@
-import { curve, lots, type Point, placesOn } from './geometry'
+import { curve, lots, type Point, placesOn, points } from './geometry'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { Sketch } from './sketch'
@@ -9,17 +9,7 @@ const CONIFERS = ['cone', 'spire', 'flat-top'] as const
 const BOUGHS = ['level', 'slim-hanging', 'between', 'stout'] as const
 
 function soil(sketch: Sketch): void {
-  sketch.line(
-    curve(
-      [
-        [14, 194],
-        [90, 192],
-        [186, 195],
-      ],
-      4,
-    ),
-    { width: 1.8 },
-  )
+  sketch.line(curve(points('14,194 90,192 186,195'), 4), { width: 1.8 })
 }
 
 /** A bough with twigs to both sides, from a point in a direction (radians from straight up, clockwise). */
@@ -72,13 +62,7 @@ export function shrub(read: Reader): Picture {
     }
   }
   if (form === 'dense') {
-    sketch.line(
-      [
-        [97, 194],
-        [99, 150],
-      ],
-      { width: 9, start: 1, end: 0.7 },
-    )
+    sketch.line(points('97,194 99,150'), { width: 9, start: 1, end: 0.7 })
     for (let i = 0; i < 13; i++) {
       bough(
         sketch,
@@ -92,13 +76,7 @@ export function shrub(read: Reader): Picture {
   } else if (form === 'open') {
     fan(6, 0.72, 122, 0.3, 4, 3.4)
   } else if (form === 'stiff-tree') {
-    sketch.line(
-      [
-        [96, 194],
-        [100, 120],
-      ],
-      { width: 11, start: 1, end: 0.7 },
-    )
+    sketch.line(points('96,194 100,120'), { width: 11, start: 1, end: 0.7 })
     for (let i = 0; i < 7; i++) {
       bough(
         sketch,
@@ -132,29 +110,13 @@ export function shrub(read: Reader): Picture {
         { width: 1.4, start: 1, end: 0.4 },
       )
     }
-    sketch.line(
-      curve(
-        [
-          [20, 197],
-          [100, 199],
-          [181, 197],
-        ],
-        4,
-      ),
-      { width: 1.4 },
-    )
+    sketch.line(curve(points('20,197 100,199 181,197'), 4), { width: 1.4 })
   } else if (form === 'dome') {
     fan(15, 1.34, 82, 0.03, 5, 3.2)
   } else if (form === 'upright') {
     fan(5, 0.26, 178, 0, 6, 4.4)
   } else {
-    sketch.line(
-      [
-        [96, 194],
-        [99, 96],
-      ],
-      { width: 12, start: 1, end: 0.6 },
-    )
+    sketch.line(points('96,194 99,96'), { width: 12, start: 1, end: 0.6 })
     for (let i = 0; i < 9; i++) {
       bough(
         sketch,
@@ -286,30 +248,8 @@ export function setting(read: Reader): Picture {
   read.done()
   const sketch = new Sketch()
   if (where === 'avenue') {
-    sketch.fill(
-      [
-        [84, 96],
-        [116, 96],
-        [176, 200],
-        [24, 200],
-      ],
-      'grey',
-    )
-    sketch
-      .line(
-        [
-          [84, 96],
-          [24, 200],
-        ],
-        { width: 2.4 },
-      )
-      .line(
-        [
-          [116, 96],
-          [176, 200],
-        ],
-        { width: 2.4 },
-      )
+    sketch.fill(points('84,96 116,96 176,200 24,200'), 'grey')
+    sketch.line(points('84,96 24,200'), { width: 2.4 }).line(points('116,96 176,200'), { width: 2.4 })
     for (const [y, scale] of [
       [100, 0.3],
       [122, 0.5],
@@ -318,38 +258,9 @@ export function setting(read: Reader): Picture {
       for (const side of [-1, 1]) roundTree(sketch, [100 + side * (20 + (y - 96) * 0.95), y], 64 * scale)
     }
   } else if (where === 'park') {
-    sketch.line(
-      curve(
-        [
-          [0, 176],
-          [100, 170],
-          [200, 178],
-        ],
-        5,
-      ),
-      { width: 2.2 },
-    )
-    sketch.shape(
-      [
-        [128, 172],
-        [128, 124],
-        [154, 100],
-        [180, 124],
-        [180, 174],
-      ],
-      'paper',
-      2.4,
-    )
-    sketch.shape(
-      [
-        [148, 173],
-        [148, 150],
-        [160, 150],
-        [160, 173],
-      ],
-      'grey',
-      1.8,
-    )
+    sketch.line(curve(points('0,176 100,170 200,178'), 5), { width: 2.2 })
+    sketch.shape(points('128,172 128,124 154,100 180,124 180,174'), 'paper', 2.4)
+    sketch.shape(points('148,173 148,150 160,150 160,173'), 'grey', 1.8)
     roundTree(sketch, [68, 174], 84)
     for (let x = 8; x < 124; x += 14)
       sketch.line(
@@ -360,34 +271,9 @@ export function setting(read: Reader): Picture {
         { width: 1.3, start: 1, end: 0.3 },
       )
   } else {
-    sketch.fill(
-      [
-        [0, 120],
-        [70, 140],
-        [84, 172],
-        [150, 180],
-        [200, 196],
-        [200, 200],
-        [0, 200],
-      ],
-      'wood',
-    )
-    sketch.line(
-      [
-        [0, 120],
-        [40, 132],
-        [70, 140],
-        [84, 172],
-        [150, 180],
-        [200, 196],
-      ],
-      { width: 3, start: 0.8, end: 0.8 },
-    )
-    for (const [x, y] of [
-      [30, 150],
-      [60, 160],
-      [112, 190],
-    ] as const) {
+    sketch.fill(points('0,120 70,140 84,172 150,180 200,196 200,200 0,200'), 'wood')
+    sketch.line(points('0,120 40,132 70,140 84,172 150,180 200,196'), { width: 3, start: 0.8, end: 0.8 })
+    for (const [x, y] of points('30,150 60,160 112,190')) {
       sketch.shape(
         [
           [x - 12, y],

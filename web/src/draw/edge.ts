@@ -1,4 +1,4 @@
-import { beside, curve, lots, type Point, placesOn } from './geometry'
+import { beside, curve, lots, type Point, placesOn, points } from './geometry'
 import { MARGINS, toothed } from './margin'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
@@ -15,17 +15,9 @@ export function margin(read: Reader): Picture {
   read.done()
   const sketch = new Sketch()
   // drawn in edge lengths, so that teeth are as high as on a whole leaf of that many
-  const edge = curve(
-    [
-      [0, 0],
-      [0.06, -0.3],
-      [0.07, -0.65],
-      [0.02, -1],
-    ],
-    12,
-  )
-  const points = toothed(edge, kind, teeth, 1, 9).map(([x, y]): Point => [112 + x * 200, 203 + y * 208])
-  sketch.fill([...points, [0, -6], [0, 206]], 'leaf')
+  const edge = curve(points('0,0 0.06,-0.3 0.07,-0.65 0.02,-1'), 12)
+  const rim = toothed(edge, kind, teeth, 1, 9).map(([x, y]): Point => [112 + x * 200, 203 + y * 208])
+  sketch.fill([...rim, [0, -6], [0, 206]], 'leaf')
   for (let i = 0; i < 5; i++) {
     const y = 190 - i * 41
     sketch.line(
@@ -62,7 +54,7 @@ export function margin(read: Reader): Picture {
       { width: 1, role: 'hatch' },
     )
   }
-  sketch.line(points, { width: 4, start: 0.9, end: 0.9 })
+  sketch.line(rim, { width: 4, start: 0.9, end: 0.9 })
   if (tips) {
     const places = placesOn(edge, 201)
     for (let i = 0; i < teeth; i++) {
@@ -83,15 +75,7 @@ export function petiole(read: Reader): Picture {
   const glands = read.word('glands', GLANDS)
   read.done()
   const sketch = new Sketch()
-  const right = curve(
-    [
-      [104, 112],
-      [128, 100],
-      [164, 62],
-      [186, 10],
-    ],
-    8,
-  )
+  const right = curve(points('104,112 128,100 164,62 186,10'), 8)
   const left = right.map(([x, y]): Point => [200 - x, y]).reverse()
   sketch.fill([...right, [14, 10], ...left], 'leaf')
   for (const side of [1, -1]) {
@@ -110,27 +94,10 @@ export function petiole(read: Reader): Picture {
     }
   }
   sketch.line(right, { width: 3.4, start: 0.9, end: 0.5 }).line(left, { width: 2.6, start: 0.5, end: 0.9 })
-  const stalk = curve(
-    [
-      [96, 200],
-      [98, 160],
-      [100, 112],
-    ],
-    6,
-  )
+  const stalk = curve(points('96,200 98,160 100,112'), 6)
   sketch.line(stalk, { width: 17, start: 1, end: 0.8 })
   sketch.line(stalk, { width: 11, start: 1, end: 0.8, role: 'leaf' })
-  sketch.line(
-    curve(
-      [
-        [100, 112],
-        [101, 60],
-        [100, 6],
-      ],
-      6,
-    ),
-    { width: 7, start: 1, end: 0.4 },
-  )
+  sketch.line(curve(points('100,112 101,60 100,6'), 6), { width: 7, start: 1, end: 0.4 })
   if (glands === 'knobs') {
     for (const [x, y, side] of [
       [107, 122, 1],
@@ -147,10 +114,7 @@ export function petiole(read: Reader): Picture {
       sketch.dot([x + side * 14, y - 4], 8.5, 'ink').dot([x + side * 12.6, y - 6.4], 3.4, 'paper')
     }
   } else if (glands === 'pinheads') {
-    for (const [x, y] of [
-      [107.5, 120],
-      [92, 124],
-    ] as const)
+    for (const [x, y] of points('107.5,120 92,124'))
       sketch.dot([x, y], 6.4, 'ink').dot([x - 1.2, y - 1.6], 2.2, 'paper')
   }
   return sketch.picture()
@@ -162,24 +126,9 @@ export function held(read: Reader): Picture {
   read.done()
   const sketch = new Sketch()
   const line: Readonly<Record<(typeof FEEL)[number], readonly Point[]>> = {
-    leathery: [
-      [48, 104],
-      [84, 92],
-      [132, 80],
-      [194, 70],
-    ],
-    medium: [
-      [48, 104],
-      [84, 88],
-      [136, 92],
-      [188, 122],
-    ],
-    thin: [
-      [48, 104],
-      [78, 86],
-      [110, 108],
-      [122, 188],
-    ],
+    leathery: points('48,104 84,92 132,80 194,70'),
+    medium: points('48,104 84,88 136,92 188,122'),
+    thin: points('48,104 78,86 110,108 122,188'),
   }
   const axis = placesOn(curve(line[feel], 10), 40)
   const half = (i: number) => 13 * Math.sin(Math.PI * Math.min(1, i / 39)) ** 0.8
@@ -197,66 +146,16 @@ export function held(read: Reader): Picture {
     { width: thick * 0.8 + 1, start: 0.9, end: 0.3 },
   )
   if (feel === 'thin') {
-    sketch.line(
-      curve(
-        [
-          [110, 122],
-          [104, 146],
-          [108, 168],
-        ],
-        5,
-      ),
-      { width: 1.2, role: 'hatch' },
-    )
+    sketch.line(curve(points('110,122 104,146 108,168'), 5), { width: 1.2, role: 'hatch' })
   }
   fingers(sketch)
   return sketch.picture()
 }
 
 function fingers(sketch: Sketch): void {
-  sketch.shape(
-    curve(
-      [
-        [0, 84],
-        [26, 86],
-        [48, 92],
-        [56, 100],
-        [50, 107],
-        [30, 108],
-        [0, 112],
-      ],
-      6,
-    ),
-    'paper',
-    2.6,
-  )
-  sketch.shape(
-    curve(
-      [
-        [0, 134],
-        [22, 130],
-        [46, 116],
-        [54, 108],
-        [46, 103],
-        [28, 108],
-        [0, 108],
-      ],
-      6,
-    ),
-    'paper',
-    2.6,
-  )
-  sketch.line(
-    curve(
-      [
-        [44, 93],
-        [51, 95],
-        [54, 101],
-      ],
-      4,
-    ),
-    { width: 1.6 },
-  )
+  sketch.shape(curve(points('0,84 26,86 48,92 56,100 50,107 30,108 0,112'), 6), 'paper', 2.6)
+  sketch.shape(curve(points('0,134 22,130 46,116 54,108 46,103 28,108 0,108'), 6), 'paper', 2.6)
+  sketch.line(curve(points('44,93 51,95 54,101'), 4), { width: 1.6 })
 }
 
 /** A glass with an extract; cloud: whether it clouds. */
@@ -265,18 +164,7 @@ export function tube(read: Reader): Picture {
   read.done()
   const sketch = new Sketch()
   sketch.fill(
-    curve(
-      [
-        [74, 70],
-        [74, 160],
-        [82, 184],
-        [100, 190],
-        [118, 184],
-        [126, 160],
-        [126, 70],
-      ],
-      5,
-    ),
+    curve(points('74,70 74,160 82,184 100,190 118,184 126,160 126,70'), 5),
     cloud ? 'orange' : 'paper',
   )
   if (cloud) {
@@ -296,39 +184,9 @@ export function tube(read: Reader): Picture {
       )
   }
   sketch.shape(ellipse([100, 70], 26, 5), cloud ? 'orange' : 'paper', 1.6)
-  sketch.line(
-    curve(
-      [
-        [72, 14],
-        [74, 40],
-        [74, 160],
-        [82, 184],
-        [100, 191],
-      ],
-      8,
-    ),
-    { width: 3, start: 0.8, end: 0.9 },
-  )
-  sketch.line(
-    curve(
-      [
-        [128, 14],
-        [126, 40],
-        [126, 160],
-        [118, 184],
-        [100, 191],
-      ],
-      8,
-    ),
-    { width: 4, start: 0.8, end: 0.9 },
-  )
+  sketch.line(curve(points('72,14 74,40 74,160 82,184 100,191'), 8), { width: 3, start: 0.8, end: 0.9 })
+  sketch.line(curve(points('128,14 126,40 126,160 118,184 100,191'), 8), { width: 4, start: 0.8, end: 0.9 })
   sketch.contour(ellipse([100, 14], 30, 6), 2.4)
-  sketch.line(
-    [
-      [82, 30],
-      [82, 60],
-    ],
-    { width: 1.4, role: 'hatch' },
-  )
+  sketch.line(points('82,30 82,60'), { width: 1.4, role: 'hatch' })
   return sketch.picture()
 }

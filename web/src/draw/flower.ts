@@ -1,4 +1,4 @@
-import { beside, curve, type Point, placed, placesOn } from './geometry'
+import { beside, curve, type Point, placed, placesOn, points } from './geometry'
 import { edgeOf } from './leaf'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
@@ -33,16 +33,7 @@ function spike(sketch: Sketch, hangs: boolean): void {
   if (hangs) leafAt(sketch, [86, 47], 1.3, 54)
   else leafAt(sketch, [74, 48 + y], 2.4, 56)
   const axis = hangs
-    ? curve(
-        [
-          [88, 46],
-          [112, 58],
-          [122, 100],
-          [120, 150],
-          [124, 192],
-        ],
-        6,
-      )
+    ? curve(points('88,46 112,58 122,100 120,150 124,192'), 6)
     : curve(
         [
           [88, 46 + y],
@@ -78,15 +69,7 @@ function flower(sketch: Sketch, [x, y]: Point, size: number): void {
 }
 
 function axils(sketch: Sketch): void {
-  const axis = curve(
-    [
-      [96, 200],
-      [104, 140],
-      [97, 80],
-      [102, 16],
-    ],
-    8,
-  )
+  const axis = curve(points('96,200 104,140 97,80 102,16'), 8)
   for (const [y, side] of [
     [160, 1],
     [116, -1],
@@ -114,7 +97,7 @@ function leafAt(sketch: Sketch, at: Point, angle: number, length: number): void 
     teeth: 10,
   } as const
   const to = placed([[0, -0.14]], at, length, angle)[0] ?? at
-  const onto = (points: readonly Point[]) => placed(points, to, length, angle)
+  const onto = (line: readonly Point[]) => placed(line, to, length, angle)
   sketch.shape(onto(edgeOf(blade, 5).filter((_, i) => i % 3 === 0)), 'leaf', 1.9)
   for (const y of [-0.25, -0.45, -0.62]) {
     for (const side of [-1, 1]) {
@@ -133,15 +116,5 @@ function leafAt(sketch: Sketch, at: Point, angle: number, length: number): void 
       )
     }
   }
-  sketch.line(
-    [
-      at,
-      ...onto([
-        [0, 0],
-        [0, -0.5],
-        [0, -0.95],
-      ]),
-    ],
-    { width: 2.2, start: 1, end: 0.3 },
-  )
+  sketch.line([at, ...onto(points('0,0 0,-0.5 0,-0.95'))], { width: 2.2, start: 1, end: 0.3 })
 }

@@ -1,13 +1,10 @@
-import { curve, distance, lots, type Point } from './geometry'
+import { curve, lots, type Point, points } from './geometry'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { ellipse, Sketch } from './sketch'
 
 const COLLAR = ['none', 'disc', 'star'] as const
 const SURFACE = ['smooth', 'pitted'] as const
-const RIBS = ['none', 'faint', 'strong'] as const
-const GIVES = ['easily', 'hard', 'not'] as const
-const SHELL = ['thin', 'medium', 'woody'] as const
 const LOBES = ['sideways', 'back', 'forward'] as const
 
 /** A round fruit on its stalk from beside and a little from beneath; collar: what is left of the flower under it. */
@@ -15,17 +12,7 @@ export function fruit(read: Reader): Picture {
   const collar = read.word('collar', COLLAR)
   read.done()
   const sketch = new Sketch()
-  sketch.line(
-    curve(
-      [
-        [92, 198],
-        [97, 172],
-        [100, 146],
-      ],
-      6,
-    ),
-    { width: 8, start: 0.9, end: 1 },
-  )
+  sketch.line(curve(points('92,198 97,172 100,146'), 6), { width: 8, start: 0.9, end: 1 })
   if (collar === 'star') {
     for (let i = 0; i < 5; i++) {
       // dry lobes that stand out from under the fruit
@@ -47,20 +34,7 @@ export function fruit(read: Reader): Picture {
     }
   }
   sketch.shape(ellipse([100, 84], 62, 60), 'dark', 2.8)
-  sketch.fill(
-    curve(
-      [
-        [62, 66],
-        [72, 46],
-        [88, 38],
-        [80, 52],
-        [70, 70],
-        [62, 66],
-      ],
-      5,
-    ),
-    'pale',
-  )
+  sketch.fill(curve(points('62,66 72,46 88,38 80,52 70,70 62,66'), 5), 'pale')
   const draw = lots(191)
   for (let i = 0; i < 9; i++) {
     const x = 112 + 34 * draw()
@@ -85,17 +59,7 @@ export function stone(read: Reader): Picture {
   const surface = read.word('surface', SURFACE)
   read.done()
   const sketch = new Sketch()
-  sketch.line(
-    curve(
-      [
-        [104, 6],
-        [98, 16],
-        [100, 26],
-      ],
-      4,
-    ),
-    { width: 6, start: 0.8, end: 1 },
-  )
+  sketch.line(curve(points('104,6 98,16 100,26'), 4), { width: 6, start: 0.8, end: 1 })
   sketch.shape(ellipse([100, 108], 80, 82), 'dark', 2.6)
   sketch.shape(ellipse([100, 108], 72, 74), 'cream', 1.2)
   const draw = lots(201)
@@ -118,33 +82,11 @@ export function stone(read: Reader): Picture {
 function one(sketch: Sketch, surface: (typeof SURFACE)[number], draw: () => number): void {
   const shape = ellipse([100, 110], 42, 47)
   sketch.shape(shape, 'wood', 3)
-  sketch.line(
-    curve(
-      [
-        [112, 64],
-        [132, 88],
-        [134, 122],
-        [116, 154],
-      ],
-      6,
-    ),
-    { width: 1.8 },
-  )
+  sketch.line(curve(points('112,64 132,88 134,122 116,154'), 6), { width: 1.8 })
   if (surface === 'pitted') {
-    for (const [x, y] of [
-      [78, 88],
-      [94, 80],
-      [110, 86],
-      [72, 106],
-      [90, 104],
-      [108, 108],
-      [122, 112],
-      [78, 126],
-      [96, 128],
-      [114, 130],
-      [90, 146],
-      [106, 148],
-    ] as const) {
+    for (const [x, y] of points(
+      '78,88 94,80 110,86 72,106 90,104 108,108 122,112 78,126 96,128 114,130 90,146 106,148',
+    )) {
       const r = 4 + 2 * draw()
       sketch.fill(
         curve(
@@ -176,20 +118,7 @@ function one(sketch: Sketch, surface: (typeof SURFACE)[number], draw: () => numb
       )
     }
   } else {
-    sketch.fill(
-      curve(
-        [
-          [74, 98],
-          [80, 80],
-          [94, 72],
-          [88, 86],
-          [80, 102],
-          [74, 98],
-        ],
-        5,
-      ),
-      'paper',
-    )
+    sketch.fill(curve(points('74,98 80,80 94,72 88,86 80,102 74,98'), 5), 'paper')
   }
 }
 
@@ -230,30 +159,9 @@ export function catkinScale(read: Reader): Picture {
   const sketch = new Sketch()
   // the side lobe's tip and the two points that lead round it, to the right of the middle
   const lobe: Readonly<Record<(typeof LOBES)[number], readonly Point[]>> = {
-    back: [
-      [30, -2],
-      [66, 6],
-      [84, 40],
-      [66, 62],
-      [40, 42],
-      [14, 46],
-    ],
-    sideways: [
-      [28, -2],
-      [62, -14],
-      [88, 0],
-      [82, 28],
-      [46, 34],
-      [14, 42],
-    ],
-    forward: [
-      [16, -2],
-      [36, -34],
-      [62, -58],
-      [74, -38],
-      [56, 12],
-      [14, 42],
-    ],
+    back: points('30,-2 66,6 84,40 66,62 40,42 14,46'),
+    sideways: points('28,-2 62,-14 88,0 82,28 46,34 14,42'),
+    forward: points('16,-2 36,-34 62,-58 74,-38 56,12 14,42'),
   }
   const right = lobe[lobes].map(([x, y]): Point => [100 + x, 108 + y])
   const left = right.map(([x, y]): Point => [200 - x, y]).reverse()
@@ -262,17 +170,7 @@ export function catkinScale(read: Reader): Picture {
     7,
   )
   sketch.shape(outline, 'wood', 3)
-  sketch.line(
-    curve(
-      [
-        [100, 184],
-        [100, 120],
-        [100, 34],
-      ],
-      6,
-    ),
-    { width: 2, start: 1, end: 0.3 },
-  )
+  sketch.line(curve(points('100,184 100,120 100,34'), 6), { width: 2, start: 1, end: 0.3 })
   for (const side of [1, -1]) {
     const tip = right[2] ?? [150, 100]
     const end: Point = [100 + side * (tip[0] - 100) * 0.82, tip[1]]
@@ -289,240 +187,5 @@ export function catkinScale(read: Reader): Picture {
       { width: 0.9, role: 'hatch' },
     )
   }
-  return sketch.picture()
-}
-
-/** A dry nut; ribs: along it. */
-export function nut(read: Reader): Picture {
-  const ribs = read.word('ribs', RIBS)
-  read.done()
-  const sketch = new Sketch()
-  sketch.line(
-    curve(
-      [
-        [96, 198],
-        [98, 180],
-        [100, 164],
-      ],
-      4,
-    ),
-    { width: 6, start: 1, end: 1 },
-  )
-  const bulge = ribs === 'strong' ? 7 : 0
-  const outline = Array.from({ length: 60 }, (_, i): Point => {
-    const angle = (i * 2 * Math.PI) / 60 - Math.PI / 2
-    const rib = bulge * Math.abs(Math.cos(angle * 1.5)) * Math.abs(Math.cos(angle))
-    return [100 + (58 + rib) * Math.cos(angle), 94 + 70 * Math.sin(angle)]
-  })
-  sketch.shape(outline, 'wood', 3)
-  if (ribs !== 'none') {
-    for (const x of [-46, -17, 17, 46]) {
-      const line = curve(
-        [
-          [100 + x * 0.2, 28],
-          [100 + x, 94],
-          [100 + x * 0.2, 160],
-        ],
-        8,
-      )
-      sketch.line(line, { width: ribs === 'strong' ? 6 : 2, start: 0.4, end: 0.4 })
-      if (ribs === 'strong')
-        sketch.line(
-          curve(
-            [
-              [96 + x * 0.2, 32],
-              [95 + x, 94],
-              [96 + x * 0.2, 156],
-            ],
-            8,
-          ),
-          { width: 3, role: 'pale' },
-        )
-    }
-  } else
-    sketch.fill(
-      curve(
-        [
-          [62, 84],
-          [68, 60],
-          [82, 44],
-          [78, 66],
-          [70, 90],
-          [62, 84],
-        ],
-        5,
-      ),
-      'pale',
-    )
-  const draw = lots(501)
-  for (let i = 0; i < 26; i++) {
-    const [x, y] = [112 + 36 * draw(), 90 + 50 * draw()]
-    if (distance((x - 100) / 58, (y - 94) / 70) < 0.95)
-      sketch.line(
-        [
-          [x, y],
-          [x + 4, y - 4],
-        ],
-        { width: 1.1, role: 'hatch' },
-      )
-  }
-  return sketch
-    .line(
-      [
-        [100, 26],
-        [100, 12],
-      ],
-      { width: 3, start: 1, end: 0.4 },
-    )
-    .picture()
-}
-
-/** A nut between finger and thumb; gives: how it yields. */
-export function crushed(read: Reader): Picture {
-  const gives = read.word('gives', GIVES)
-  read.done()
-  const sketch = new Sketch()
-  const gap = gives === 'easily' ? 17 : gives === 'hard' ? 28 : 34
-  if (gives === 'easily') {
-    sketch.shape(
-      [
-        [58, 104],
-        [70, 90],
-        [84, 98],
-        [98, 88],
-        [112, 98],
-        [128, 90],
-        [142, 104],
-        [126, 112],
-        [112, 106],
-        [98, 114],
-        [82, 106],
-        [70, 113],
-      ],
-      'wood',
-      2.4,
-    )
-    for (const [x, y] of [
-      [40, 96],
-      [34, 112],
-      [160, 94],
-      [164, 112],
-      [152, 124],
-    ] as const)
-      sketch.shape(
-        [
-          [x - 5, y],
-          [x, y - 5],
-          [x + 5, y + 1],
-        ],
-        'wood',
-        1.4,
-      )
-  } else {
-    sketch.shape(ellipse([100, 100], gives === 'hard' ? 42 : 38, gap + 2), 'wood', 3)
-    if (gives === 'hard')
-      sketch.line(
-        [
-          [82, 74],
-          [90, 92],
-          [84, 104],
-          [94, 124],
-        ],
-        { width: 2.6 },
-      )
-    else
-      sketch.fill(
-        curve(
-          [
-            [76, 96],
-            [82, 82],
-            [92, 76],
-            [88, 90],
-            [76, 96],
-          ],
-          4,
-        ),
-        'pale',
-      )
-  }
-  const finger = (dir: 1 | -1) => {
-    const y = (v: number) => 100 + dir * v
-    sketch.shape(
-      [
-        ...curve(
-          [
-            [200, y(gap + 34)],
-            [150, y(gap + 38)],
-            [92, y(gap + 30)],
-            [70, y(gap + 16)],
-            [82, y(gap + 2)],
-            [120, y(gap)],
-            [200, y(gap + 6)],
-          ],
-          5,
-        ),
-      ],
-      'paper',
-      2.6,
-    )
-    sketch.line(
-      curve(
-        [
-          [74, y(gap + 22)],
-          [82, y(gap + 27)],
-          [98, y(gap + 30)],
-        ],
-        4,
-      ),
-      { width: 1.6 },
-    )
-  }
-  finger(-1)
-  finger(1)
-  if (gives === 'not')
-    for (const x of [40, 52])
-      sketch
-        .line(
-          [
-            [x, 86],
-            [x - 10, 80],
-          ],
-          { width: 2 },
-        )
-        .line(
-          [
-            [x, 114],
-            [x - 10, 120],
-          ],
-          { width: 2 },
-        )
-  return sketch.picture()
-}
-
-/** A nut cut across; shell: how thick. */
-export function shell(read: Reader): Picture {
-  const thickness = { thin: 4, medium: 12, woody: 26 }[read.word('shell', SHELL)]
-  read.done()
-  const sketch = new Sketch()
-  sketch.shape(ellipse([100, 100], 82, 80, 56), 'brown', 3)
-  if (thickness > 6) {
-    for (let i = 0; i < 40; i++) {
-      const angle = (i * 2 * Math.PI) / 40
-      const at = (r: number): Point => [100 + r * Math.cos(angle), 100 + r * 0.98 * Math.sin(angle)]
-      sketch.line([at(80), at(82 - thickness)], { width: 1.4 })
-    }
-  }
-  sketch.shape(ellipse([100, 100], 82 - thickness, 80 - thickness, 56), 'cream', 2.4)
-  for (let i = 0; i < 5; i++) {
-    const angle = (i * 2 * Math.PI) / 5 - 0.3
-    sketch.line(
-      [
-        [100, 100],
-        [100 + (78 - thickness) * Math.cos(angle), 100 + (76 - thickness) * Math.sin(angle)],
-      ],
-      { width: 1.4 },
-    )
-  }
-  sketch.shape(ellipse([112, 88], 22, 18), 'wood', 2.4)
   return sketch.picture()
 }

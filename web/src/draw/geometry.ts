@@ -1,6 +1,20 @@
 /** A place in a picture: x to the right, y downwards, in units of the picture's box. */
 export type Point = readonly [number, number]
 
+const PAIR = /^-?\d+(\.\d+)?,-?\d+(\.\d+)?$/
+
+/**
+ * Points as SVG writes them: pairs "x,y" with spaces between.
+ * @throws RangeError for a pair that is not two numbers
+ */
+export function points(pairs: string): Point[] {
+  return pairs.split(' ').map((pair): Point => {
+    if (!PAIR.test(pair)) throw new RangeError(`a point is written x,y, but reads ${JSON.stringify(pair)}`)
+    const [x, y] = pair.split(',').map(Number)
+    return [x ?? Number.NaN, y ?? Number.NaN]
+  })
+}
+
 /** The length of a vector. Math.hypot guards against overflow, which takes long and no drawing needs. */
 export function distance(x: number, y: number): number {
   return Math.sqrt(x * x + y * y)
@@ -17,14 +31,14 @@ export function between(a: Point, b: Point, t: number): Point {
  * @param steps points for each stretch between two of them, at least 1
  */
 export function curve(through: readonly Point[], steps = 8): Point[] {
-  const points: Point[] = []
+  const line: Point[] = []
   for (let i = 0; i + 1 < through.length; i++) {
     const [p1, p2] = [pointOf(through, i), pointOf(through, i + 1)]
     const [p0, p3] = [through[i - 1] ?? p1, through[i + 2] ?? p2]
-    for (let s = 0; s < steps; s++) points.push(onSpline(p0, p1, p2, p3, s / steps))
+    for (let s = 0; s < steps; s++) line.push(onSpline(p0, p1, p2, p3, s / steps))
   }
-  points.push(pointOf(through, through.length - 1))
-  return points
+  line.push(pointOf(through, through.length - 1))
+  return line
 }
 
 function onSpline(p0: Point, p1: Point, p2: Point, p3: Point, t: number): Point {

@@ -1,39 +1,22 @@
-import { curve, lots, type Point, placesOn } from './geometry'
+import { curve, lots, type Point, placesOn, points } from './geometry'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { Sketch } from './sketch'
 
 const TWIGS = ['hanging', 'drooping', 'stiff'] as const
+const SEASON = ['winter', 'summer'] as const
 const WATER = ['dry', 'moist', 'wet', 'flooded'] as const
 
-/** A tree without leaves against the sky; twigs: how its outer twigs hang. */
+/** A tree against the sky; twigs: how its outer twigs hang; season: bare, or in leaf. */
 export function habit(read: Reader): Picture {
   const twigs = read.word('twigs', TWIGS)
+  const inLeaf = read.word('season', SEASON) === 'summer'
   read.done()
   const sketch = new Sketch()
-  sketch.line(
-    curve(
-      [
-        [20, 196],
-        [90, 193],
-        [180, 197],
-      ],
-      5,
-    ),
-    { width: 1.8 },
-  )
-  sketch.fill(
-    [
-      [92, 195],
-      [95, 120],
-      [98, 22],
-      [101, 22],
-      [105, 120],
-      [110, 195],
-    ],
-    'ink',
-  )
+  sketch.line(curve(points('20,196 90,193 180,197'), 5), { width: 1.8 })
+  sketch.fill(points('92,195 95,120 98,22 101,22 105,120 110,195'), 'ink')
   const draw = lots(161)
+  const clouds: Point[] = []
   for (let i = 0; i < 9; i++) {
     const side = i % 2 === 0 ? 1 : -1
     const y = 144 - i * (twigs === 'stiff' ? 9.6 : 12)
@@ -49,11 +32,39 @@ export function habit(read: Reader): Picture {
       5,
     )
     sketch.line(bough, { width: 5 - i * 0.3, start: 0.95, end: 0.25 })
-    for (const place of placesOn(bough, 9).slice(2)) twig(sketch, twigs, place.at, side, draw)
+    if (inLeaf) clouds.push(...placesOn(bough, 4).map((place) => place.at))
+    else for (const place of placesOn(bough, 9).slice(2)) twig(sketch, twigs, place.at, side, draw)
   }
-  twig(sketch, twigs, [99.5, 24], -1, draw)
-  twig(sketch, twigs, [99.5, 24], 1, draw)
+  if (inLeaf) foliage(sketch, twigs, [...clouds, [99.5, 26]], draw)
+  else for (const side of [-1, 1]) twig(sketch, twigs, [99.5, 24], side, draw)
   return sketch.picture()
+}
+
+/**
+ * Clouds of leaves about the ends of the boughs, that hang, droop or stand as their twigs do: one mass, with a shade under
+ * each cloud.
+ */
+function foliage(
+  sketch: Sketch,
+  twigs: (typeof TWIGS)[number],
+  at: readonly Point[],
+  draw: () => number,
+): void {
+  const [wide, up, down] = { hanging: [11, 8, 36], drooping: [19, 11, 16], stiff: [16, 20, 8] }[twigs] as [
+    number,
+    number,
+    number,
+  ]
+  const clouds = at.map(([x, y]) =>
+    Array.from({ length: 18 }, (_, i): Point => {
+      const angle = (i * Math.PI) / 9
+      const rough = (i % 2 === 0 ? 0.82 : 1) + 0.2 * draw()
+      const reach = Math.sin(angle) > 0 ? down : up
+      return [x + wide * rough * Math.cos(angle), y + reach * rough * Math.sin(angle)]
+    }),
+  )
+  for (const cloud of clouds) sketch.fill(cloud, 'leaf')
+  for (const cloud of clouds) sketch.line(cloud.slice(0, 6), { width: 2, start: 0.3, end: 0.3 })
 }
 
 function twig(
@@ -115,49 +126,13 @@ export function site(read: Reader): Picture {
   const water = read.word('water', WATER)
   read.done()
   const sketch = new Sketch()
-  const surface = curve(
-    [
-      [0, 92],
-      [46, 88],
-      [100, 82],
-      [154, 89],
-      [200, 92],
-    ],
-    8,
-  )
+  const surface = curve(points('0,92 46,88 100,82 154,89 200,92'), 8)
   sketch.fill([...surface, [200, 200], [0, 200]], water === 'wet' || water === 'flooded' ? 'hatch' : 'wood')
   ground(sketch, water)
   roots(sketch)
-  sketch.fill(
-    [
-      [86, 0],
-      [84, 60],
-      [70, 92],
-      [100, 84],
-      [130, 92],
-      [116, 60],
-      [114, 0],
-    ],
-    'paper',
-  )
-  sketch.line(
-    [
-      [86, 0],
-      [85, 40],
-      [82, 68],
-      [66, 92],
-    ],
-    { width: 3, start: 0.9, end: 0.6 },
-  )
-  sketch.line(
-    [
-      [114, 0],
-      [115, 40],
-      [118, 68],
-      [134, 92],
-    ],
-    { width: 4, start: 0.9, end: 0.6 },
-  )
+  sketch.fill(points('86,0 84,60 70,92 100,84 130,92 116,60 114,0'), 'paper')
+  sketch.line(points('86,0 85,40 82,68 66,92'), { width: 3, start: 0.9, end: 0.6 })
+  sketch.line(points('114,0 115,40 118,68 134,92'), { width: 4, start: 0.9, end: 0.6 })
   for (const y of [14, 34, 54])
     sketch.line(
       [
@@ -181,13 +156,7 @@ export function site(read: Reader): Picture {
 }
 
 function roots(sketch: Sketch): void {
-  for (const [dx, dy] of [
-    [-64, 46],
-    [-34, 74],
-    [4, 88],
-    [40, 70],
-    [68, 42],
-  ] as const) {
+  for (const [dx, dy] of points('-64,46 -34,74 4,88 40,70 68,42')) {
     sketch.line(
       curve(
         [
@@ -275,25 +244,7 @@ function cover(sketch: Sketch, water: (typeof WATER)[number]): void {
   const draw = lots(181)
   if (water === 'flooded') {
     // water stands over the ground and about the stem
-    sketch
-      .fill(
-        [
-          [0, 62],
-          [82, 62],
-          [70, 92],
-          [0, 93],
-        ],
-        'water',
-      )
-      .fill(
-        [
-          [118, 62],
-          [200, 62],
-          [200, 93],
-          [130, 92],
-        ],
-        'water',
-      )
+    sketch.fill(points('0,62 82,62 70,92 0,93'), 'water').fill(points('118,62 200,62 200,93 130,92'), 'water')
     for (const [from, to] of [
       [2, 80],
       [120, 198],
@@ -306,12 +257,7 @@ function cover(sketch: Sketch, water: (typeof WATER)[number]): void {
         ],
         { width: 2.4, start: 0.8, end: 0.8 },
       )
-    for (const [x, y] of [
-      [20, 72],
-      [44, 80],
-      [150, 72],
-      [172, 82],
-    ] as const)
+    for (const [x, y] of points('20,72 44,80 150,72 172,82'))
       sketch.line(
         [
           [x, y],

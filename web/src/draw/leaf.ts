@@ -1,4 +1,4 @@
-import { beside, curve, lots, type Place, type Point, placed, placesOn, pointOf } from './geometry'
+import { beside, curve, lots, type Place, type Point, placed, placesOn, pointOf, points } from './geometry'
 import { MARGINS, type Margin, toothed } from './margin'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
@@ -14,6 +14,8 @@ export type Blade = {
   readonly ratio: number
   /** Where it is widest, from 0.1 (near the base) to 0.9. */
   readonly widest: number
+  /** By how much its left half is narrower than its right one, 0 (none) to 1 (half as broad). */
+  readonly asymmetry?: number
   readonly base: (typeof BASES)[number]
   readonly tip: (typeof TIPS)[number]
   readonly margin: Margin
@@ -26,6 +28,7 @@ export function bladeOf(read: Reader): Blade {
   return {
     ratio: read.number('ratio', 0.6, 5, 1.6),
     widest: read.number('widest', 0.1, 0.9, 0.4),
+    asymmetry: read.number('asymmetry', 0, 1, 0),
     base: read.word('base', BASES),
     tip: read.word('tip', TIPS),
     margin: read.word('margin', MARGINS),
@@ -35,84 +38,28 @@ export function bladeOf(read: Reader): Blade {
 
 // for each base and tip: share of the half width, and share of the way to the widest point or from there to the tip
 const BASE_CURVES: Readonly<Record<Blade['base'], readonly Point[]>> = {
-  wedge: [
-    [0, 0],
-    [0.36, 0.36],
-    [0.72, 0.7],
-  ],
-  tapered: [
-    [0, 0],
-    [0.3, 0.16],
-    [0.76, 0.54],
-  ],
-  rounded: [
-    [0, 0],
-    [0.42, 0.03],
-    [0.86, 0.42],
-  ],
-  straight: [
-    [0, 0],
-    [0.5, -0.03],
-    [0.88, 0.1],
-    [0.99, 0.6],
-  ],
-  heart: [
-    [0, 0],
-    [0.2, -0.16],
-    [0.52, -0.24],
-    [0.88, 0.12],
-  ],
-  unequal: [
-    [0, 0],
-    [0.42, 0.03],
-    [0.86, 0.42],
-  ],
+  wedge: points('0,0 0.36,0.36 0.72,0.7'),
+  tapered: points('0,0 0.3,0.16 0.76,0.54'),
+  rounded: points('0,0 0.42,0.03 0.86,0.42'),
+  straight: points('0,0 0.5,-0.03 0.88,0.1 0.99,0.6'),
+  heart: points('0,0 0.2,-0.16 0.52,-0.24 0.88,0.12'),
+  unequal: points('0,0 0.42,0.03 0.86,0.42'),
 }
-const BEAK: readonly Point[] = [
-  [0.92, 0.4],
-  [0.62, 0.72],
-  [0.22, 0.87],
-  [0.09, 0.95],
-  [0, 1.04],
-]
+const BEAK: readonly Point[] = points('0.92,0.4 0.62,0.72 0.22,0.87 0.09,0.95 0,1.04')
 const TIP_CURVES: Readonly<Record<Blade['tip'], readonly Point[]>> = {
-  pointed: [
-    [0.83, 0.34],
-    [0.42, 0.72],
-    [0, 1],
-  ],
-  'drawn-out': [
-    [0.7, 0.27],
-    [0.33, 0.55],
-    [0.1, 0.8],
-    [0, 1],
-  ],
-  short: [
-    [0.92, 0.32],
-    [0.62, 0.68],
-    [0.2, 0.92],
-    [0, 1],
-  ],
-  blunt: [
-    [0.95, 0.38],
-    [0.72, 0.76],
-    [0.36, 0.96],
-    [0, 1],
-  ],
-  notched: [
-    [0.97, 0.4],
-    [0.8, 0.8],
-    [0.4, 1.01],
-    [0.12, 1.0],
-    [0, 0.95],
-  ],
+  pointed: points('0.83,0.34 0.42,0.72 0,1'),
+  'drawn-out': points('0.7,0.27 0.33,0.55 0.1,0.8 0,1'),
+  short: points('0.92,0.32 0.62,0.68 0.2,0.92 0,1'),
+  blunt: points('0.95,0.38 0.72,0.76 0.36,0.96 0,1'),
+  notched: points('0.97,0.4 0.8,0.8 0.4,1.01 0.12,1.0 0,0.95'),
   beaked: BEAK,
   twisted: BEAK,
 }
 
 /** One half of a blade's edge without teeth, from base to tip, to the right. */
 export function halfEdge(blade: Blade, side: 1 | -1): Point[] {
-  const half = 0.5 / blade.ratio
+  const lopsided = side < 0 ? 1 - 0.5 * (blade.asymmetry ?? 0) : 1
+  const half = (0.5 / blade.ratio) * lopsided
   const base = blade.base === 'unequal' && side < 0 ? BASE_CURVES.heart : BASE_CURVES[blade.base]
   return curve(
     [
@@ -156,7 +103,7 @@ export function leaf(read: Reader): Picture {
   read.done()
   const scale = Math.min(188 / (1 + stalk), 180 * blade.ratio)
   const origin: Point = [100, 6 + scale]
-  const onto = (points: readonly Point[]) => placed(points, origin, scale)
+  const onto = (line: readonly Point[]) => placed(line, origin, scale)
   const edge = onto(edgeOf(blade, 7))
   const midrib = onto(
     curve(

@@ -1,4 +1,4 @@
-import { curve, lots, type Point, placed } from './geometry'
+import { curve, lots, type Point, placed, points } from './geometry'
 import { edgeOf, halfEdge, sideVeins } from './leaf'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
@@ -19,7 +19,7 @@ const BLADE = {
 /** A leaf on a stalk; angle in radians from straight up, clockwise. */
 function leafAt(sketch: Sketch, at: Point, angle: number, length: number): void {
   const to = placed([[0, -0.14]], at, length, angle)[0] ?? at
-  const onto = (points: readonly Point[]) => placed(points, to, length, angle)
+  const onto = (line: readonly Point[]) => placed(line, to, length, angle)
   sketch.shape(onto(edgeOf(BLADE, 5).filter((_, i) => i % 3 === 0)), 'leaf', 2)
   for (const y of [-0.3, -0.55]) {
     for (const side of [-1, 1])
@@ -32,17 +32,7 @@ function leafAt(sketch: Sketch, at: Point, angle: number, length: number): void 
         { width: 1 },
       )
   }
-  sketch.line(
-    [
-      at,
-      ...onto([
-        [0, 0],
-        [0, -0.5],
-        [0, -0.95],
-      ]),
-    ],
-    { width: 2.4, start: 1, end: 0.3 },
-  )
+  sketch.line([at, ...onto(points('0,0 0,-0.5 0,-0.95'))], { width: 2.4, start: 1, end: 0.3 })
 }
 
 /** A long shoot; arrangement: of its leaves. */
@@ -51,44 +41,12 @@ export function arrangement(read: Reader): Picture {
   read.done()
   const sketch = new Sketch()
   const leaves: Readonly<Record<(typeof ARRANGEMENT)[number], readonly (readonly [number, number])[]>> = {
-    opposite: [
-      [164, 1],
-      [164, -1],
-      [108, 1],
-      [108, -1],
-      [54, 1],
-      [54, -1],
-    ],
-    slipped: [
-      [170, 1],
-      [158, -1],
-      [114, 1],
-      [99, -1],
-      [58, 1],
-      [48, -1],
-    ],
-    alternate: [
-      [172, 1],
-      [140, -1],
-      [108, 1],
-      [76, -1],
-      [46, 1],
-    ],
+    opposite: points('164,1 164,-1 108,1 108,-1 54,1 54,-1'),
+    slipped: points('170,1 158,-1 114,1 99,-1 58,1 48,-1'),
+    alternate: points('172,1 140,-1 108,1 76,-1 46,1'),
   }
   for (const [y, side] of leaves[how]) leafAt(sketch, [100, y], side * 1.2, 78)
-  return sketch
-    .line(
-      curve(
-        [
-          [99, 200],
-          [101, 130],
-          [100, 14],
-        ],
-        6,
-      ),
-      { width: 7, start: 1, end: 0.5 },
-    )
-    .picture()
+  return sketch.line(curve(points('99,200 101,130 100,14'), 6), { width: 7, start: 1, end: 0.5 }).picture()
 }
 
 /** A piece of a leaf under the lens; kind: of its hairs. */
@@ -182,34 +140,9 @@ export function stipules(read: Reader): Picture {
       sketch.shape(placed(ear, [101 + side * 4, 112], scale, turn), 'leaf', 2)
     }
   }
-  sketch.line(
-    curve(
-      [
-        [92, 200],
-        [98, 140],
-        [100, 100],
-        [94, 10],
-      ],
-      8,
-    ),
-    { width: 9, start: 1, end: 0.7 },
-  )
+  sketch.line(curve(points('92,200 98,140 100,100 94,10'), 8), { width: 9, start: 1, end: 0.7 })
   sketch.shape(
-    placed(
-      curve(
-        [
-          [0, 0],
-          [0.3, -0.4],
-          [0.04, -1],
-          [-0.24, -0.4],
-          [0, 0],
-        ],
-        4,
-      ),
-      [106, 100],
-      24,
-      0.3,
-    ),
+    placed(curve(points('0,0 0.3,-0.4 0.04,-1 -0.24,-0.4 0,0'), 4), [106, 100], 24, 0.3),
     'wood',
     2,
   )
@@ -233,40 +166,12 @@ export function torn(read: Reader): Picture {
     [174, y],
   ]
   sketch.shape(
-    [
-      ...curve(
-        [
-          [174, 82],
-          [170, 50],
-          [140, 20],
-          [100, 6],
-          [60, 20],
-          [30, 50],
-          [26, 82],
-        ],
-        5,
-      ),
-      ...tear(82),
-    ],
+    [...curve(points('174,82 170,50 140,20 100,6 60,20 30,50 26,82'), 5), ...tear(82)],
     'leaf',
     2.6,
   )
   sketch.shape(
-    [
-      ...curve(
-        [
-          [174, 124],
-          [166, 152],
-          [130, 176],
-          [100, 182],
-          [70, 176],
-          [34, 152],
-          [26, 124],
-        ],
-        5,
-      ),
-      ...tear(124),
-    ],
+    [...curve(points('174,124 166,152 130,176 100,182 70,176 34,152 26,124'), 5), ...tear(124)],
     'leaf',
     2.6,
   )
@@ -289,20 +194,8 @@ export function torn(read: Reader): Picture {
     }
   }
   sketch
-    .line(
-      [
-        [100, 84],
-        [100, 12],
-      ],
-      { width: 4, start: 1, end: 0.4 },
-    )
-    .line(
-      [
-        [100, 198],
-        [100, 126],
-      ],
-      { width: 4.6, start: 1, end: 0.8 },
-    )
+    .line(points('100,84 100,12'), { width: 4, start: 1, end: 0.4 })
+    .line(points('100,198 100,126'), { width: 4.6, start: 1, end: 0.8 })
   if (threads) {
     for (const x of [56, 78, 100, 121, 144]) {
       sketch.line(
@@ -340,7 +233,7 @@ export function veinCourse(read: Reader): Picture {
   read.done()
   const sketch = new Sketch()
   const blade = { ...BLADE, ratio: 1.5 }
-  const onto = (points: readonly Point[]) => placed(points, [100, 176], 168)
+  const onto = (line: readonly Point[]) => placed(line, [100, 176], 168)
   sketch.shape(onto(edgeOf(blade, 5).filter((_, i) => i % 2 === 0)), 'leaf', 2.8)
   for (const side of [1, -1] as const) {
     if (course === 'straight') {
@@ -369,14 +262,5 @@ export function veinCourse(read: Reader): Picture {
       }
     }
   }
-  return sketch
-    .line(
-      onto([
-        [0, 0.12],
-        [0, -0.4],
-        [0, -0.97],
-      ]),
-      { width: 4, start: 1, end: 0.3 },
-    )
-    .picture()
+  return sketch.line(onto(points('0,0.12 0,-0.4 0,-0.97')), { width: 4, start: 1, end: 0.3 }).picture()
 }

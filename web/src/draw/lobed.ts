@@ -1,25 +1,27 @@
-import { beside, curve, type Point, placed, placesOn } from './geometry'
+import { beside, curve, type Point, placed, placesOn, pointOf, points } from './geometry'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { Sketch } from './sketch'
 
 const TEETH = ['tip', 'upper', 'all'] as const
+const SINUS = ['pointed', 'rounded'] as const
 const VEIN = ['straight', 'outward', 'inward'] as const
 
 /**
- * A lobed leaf. depth: of its notches, share of the half width, 0.05 to 0.95; lobes: in all, 3 to 9; teeth: where on the
- * lobes; vein: how the lowest side vein bends.
+ * A lobed leaf. depth: of its notches, share of the half width, 0.05 to 0.95; sinus: the floor of a notch; lobes: in all, 3
+ * to 9; teeth: where on the lobes; vein: how the lowest side vein bends.
  */
 export function lobedLeaf(read: Reader): Picture {
   const depth = read.number('depth', 0.05, 0.95, 0.5)
+  const sinus = read.word('sinus', SINUS)
   const lobes = Math.round(read.number('lobes', 3, 9, 5))
   const teeth = read.word('teeth', TEETH)
   const vein = read.word('vein', VEIN)
   read.done()
   const pairs = Math.floor(lobes / 2)
   const sketch = new Sketch()
-  const onto = (points: readonly Point[]) => placed(points, [100, 158], 146)
-  const right = side(pairs, depth, teeth)
+  const onto = (line: readonly Point[]) => placed(line, [100, 158], 146)
+  const right = side(pairs, depth, sinus, teeth)
   const left = right.map(([x, y]): Point => [-x, y]).reverse()
   sketch.shape(onto([...right, ...left]), 'leaf', 2.6)
   for (let i = 0; i < pairs; i++) {
@@ -43,20 +45,7 @@ export function lobedLeaf(read: Reader): Picture {
     }
   }
   return sketch
-    .line(
-      onto(
-        curve(
-          [
-            [0, 0.26],
-            [-0.01, 0.1],
-            [0, 0],
-            [0, -0.95],
-          ],
-          6,
-        ),
-      ),
-      { width: 3.6, start: 0.9, end: 0.25 },
-    )
+    .line(onto(curve(points('0,0.26 -0.01,0.1 0,0 0,-0.95'), 6)), { width: 3.6, start: 0.9, end: 0.25 })
     .picture()
 }
 
@@ -66,7 +55,12 @@ function lobeTip(i: number, pairs: number): Point {
   return [0.47 - 0.1 * (i / pairs), -y]
 }
 
-function side(pairs: number, depth: number, teeth: (typeof TEETH)[number]): Point[] {
+function side(
+  pairs: number,
+  depth: number,
+  sinus: (typeof SINUS)[number],
+  teeth: (typeof TEETH)[number],
+): Point[] {
   const points: Point[] = []
   let from: Point = [0, 0]
   for (let i = 0; i <= pairs; i++) {
@@ -85,8 +79,12 @@ function side(pairs: number, depth: number, teeth: (typeof TEETH)[number]): Poin
     if (!last) {
       const next = i + 1 === pairs ? -0.93 : lobeTip(i + 1, pairs)[1]
       const deep: Point = [tip[0] * (1 - depth * 0.86), tip[1] + (next - tip[1]) * 0.16]
-      points.push(...curve([tip, [(tip[0] + deep[0]) / 2 + 0.02, tip[1] - 0.035], deep], 4).slice(1))
-      from = deep
+      const floor: readonly Point[] =
+        sinus === 'rounded'
+          ? [[deep[0] + 0.03, deep[1] + 0.045], deep, [deep[0] + 0.03, deep[1] - 0.06]]
+          : [deep]
+      points.push(...curve([tip, [(tip[0] + deep[0]) / 2 + 0.02, tip[1] - 0.035], ...floor], 4).slice(1))
+      from = pointOf(floor, floor.length - 1)
     }
   }
   return points

@@ -1,4 +1,4 @@
-import { beside, curve, lots, type Point, placed, placesOn } from './geometry'
+import { beside, curve, lots, type Point, placed, placesOn, points } from './geometry'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { ellipse, Sketch } from './sketch'
@@ -103,24 +103,10 @@ export function needleShoot(read: Reader): Picture {
   const ranks = read.word('ranks', RANKS)
   read.done()
   const sketch = new Sketch()
-  const axis = curve(
-    [
-      [100, 198],
-      [101, 120],
-      [99, 44],
-    ],
-    10,
-  )
+  const axis = curve(points('100,198 101,120 99,44'), 10)
   const places = placesOn(axis, ranks === 'flat' ? 22 : ranks === 'v' ? 15 : 13)
   const blade = (at: Point, angle: number, length: number) => {
-    const shape = [
-      [0, 0],
-      [0.07, -0.2],
-      [0.075, -0.85],
-      [0, -1],
-      [-0.075, -0.85],
-      [-0.07, -0.2],
-    ] as const
+    const shape = points('0,0 0.07,-0.2 0.075,-0.85 0,-1 -0.075,-0.85 -0.07,-0.2')
     sketch.shape(placed(shape, at, length, angle), 'green', 1.4)
   }
   if (ranks !== 'covering') {
@@ -170,21 +156,7 @@ export function needleSection(read: Reader): Picture {
   read.done()
   const sketch = new Sketch()
   const outline = curve(
-    [
-      [14, 96],
-      [30, 74],
-      [70, 66],
-      [100, 72],
-      [130, 66],
-      [170, 74],
-      [186, 96],
-      [172, 120],
-      [130, 130],
-      [100, 136],
-      [70, 130],
-      [28, 120],
-      [14, 96],
-    ],
+    points('14,96 30,74 70,66 100,72 130,66 170,74 186,96 172,120 130,130 100,136 70,130 28,120 14,96'),
     6,
   )
   sketch.shape(outline, 'green', 3.4)
@@ -211,37 +183,12 @@ export function tuft(read: Reader): Picture {
     sketch.line(curve([foot, bend, end], 4), { width: 5.6, start: 0.7, end: 0.5 })
     sketch.line(curve([foot, bend, end], 4), { width: 3, start: 0.7, end: 0.5, role: 'green' })
   }
-  sketch.shape(
-    [
-      [86, 150],
-      [114, 150],
-      [112, 176],
-      [88, 176],
-    ],
-    'wood',
-    2.4,
-  )
-  const ring = placesOn(
-    [
-      [88, 158],
-      [112, 158],
-    ],
-    2,
-  )
+  sketch.shape(points('86,150 114,150 112,176 88,176'), 'wood', 2.4)
+  const ring = placesOn(points('88,158 112,158'), 2)
   sketch.line(
     ring.map((place) => beside(place, 0)),
     { width: 1.6 },
   )
-  sketch.line(
-    curve(
-      [
-        [20, 186],
-        [100, 178],
-        [180, 188],
-      ],
-      6,
-    ),
-    { width: 10, start: 0.8, end: 0.8, role: 'ink' },
-  )
+  sketch.line(curve(points('20,186 100,178 180,188'), 6), { width: 10, start: 0.8, end: 0.8, role: 'ink' })
   return sketch.picture()
 }

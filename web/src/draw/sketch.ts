@@ -17,21 +17,32 @@ const MOST_PLACES = 400
 /** Puts a drawing together, as with a pen that swells and tapers; every mark is a filled shape. */
 export class Sketch {
   private readonly marks: Mark[] = []
+  private place: (point: Point) => Point = (point) => point
 
   constructor(
     private readonly width = 200,
     private readonly height = 200,
   ) {}
 
+  /** Draws something with each of its points moved to where the map says; the pen keeps its width. */
+  moved(place: (point: Point) => Point, draw: () => void): this {
+    const before = this.place
+    this.place = place
+    draw()
+    this.place = before
+    return this
+  }
+
   /** A filled shape with these corners. */
   fill(points: readonly Point[], role: Role): this {
-    this.marks.push({ d: closed(points), role })
+    this.marks.push({ d: closed(points.map(this.place)), role })
     return this
   }
 
   /** A line that swells in the middle and tapers to its ends. */
-  line(points: readonly Point[], { width, start = 0.35, end = 0.35, role = 'ink' }: Pen): this {
-    if (points.length < 2) return this
+  line(through: readonly Point[], { width, start = 0.35, end = 0.35, role = 'ink' }: Pen): this {
+    if (through.length < 2) return this
+    const points = through.map(this.place)
     const left: Point[] = []
     const right: Point[] = []
     points.forEach((point, i) => {
@@ -57,7 +68,8 @@ export class Sketch {
   }
 
   /** A closed contour that swells on its lower right side. */
-  contour(points: readonly Point[], width = 2.6, role: Role = 'ink'): this {
+  contour(corners: readonly Point[], width = 2.6, role: Role = 'ink'): this {
+    const points = corners.map(this.place)
     const around =
       points.length > MOST_PLACES
         ? placesOn([...points, pointOf(points, 0)], MOST_PLACES).map((one) => one.at)
@@ -80,7 +92,8 @@ export class Sketch {
   }
 
   /** A round dot. */
-  dot([x, y]: Point, radius: number, role: Role = 'ink'): this {
+  dot(centre: Point, radius: number, role: Role = 'ink'): this {
+    const [x, y] = this.place(centre)
     const r = short(radius)
     const across = short(2 * radius)
     this.marks.push({

@@ -1,4 +1,4 @@
-import { curve, lots, type Point } from './geometry'
+import { curve, lots, type Point, points } from './geometry'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { ellipse, Sketch } from './sketch'
@@ -59,43 +59,10 @@ export function stemFoot(read: Reader): Picture {
       { width: 1.2, role: 'hatch' },
     )
   }
-  sketch.line(
-    curve(
-      [
-        [0, 178],
-        [60, 175],
-        [140, 179],
-        [200, 176],
-      ],
-      5,
-    ),
-    { width: 2.4 },
-  )
+  sketch.line(curve(points('0,178 60,175 140,179 200,176'), 5), { width: 2.4 })
   if (suckers) {
-    sketch.line(
-      curve(
-        [
-          [92, 178],
-          [60, 188],
-          [30, 184],
-          [4, 192],
-        ],
-        6,
-      ),
-      { width: 4, start: 1, end: 0.5 },
-    )
-    sketch.line(
-      curve(
-        [
-          [110, 178],
-          [140, 190],
-          [172, 184],
-          [198, 192],
-        ],
-        6,
-      ),
-      { width: 4, start: 1, end: 0.5 },
-    )
+    sketch.line(curve(points('92,178 60,188 30,184 4,192'), 6), { width: 4, start: 1, end: 0.5 })
+    sketch.line(curve(points('110,178 140,190 172,184 198,192'), 6), { width: 4, start: 1, end: 0.5 })
     for (const x of [22, 44, 150, 172, 188]) shoot(sketch, [x, 182], 58 + 22 * draw(), draw)
   }
   if (sprouts !== 'none') {
@@ -164,19 +131,7 @@ export function cut(read: Reader): Picture {
   const tone = read.word('tone', TONE_NAMES)
   read.done()
   const sketch = new Sketch()
-  sketch.shape(
-    [
-      [22, 104],
-      [22, 150],
-      [44, 178],
-      [100, 190],
-      [156, 178],
-      [178, 150],
-      [178, 104],
-    ],
-    'wood',
-    3,
-  )
+  sketch.shape(points('22,104 22,150 44,178 100,190 156,178 178,150 178,104'), 'wood', 3)
   for (const x of [50, 84, 118, 150])
     sketch.line(
       [
@@ -196,46 +151,10 @@ export function peeled(read: Reader): Picture {
   const ridges = read.word('ridges', RIDGES)
   read.done()
   const sketch = new Sketch()
-  sketch.shape(
-    [
-      [64, 0],
-      [136, 0],
-      [138, 46],
-      [128, 58],
-      [116, 46],
-      [100, 60],
-      [84, 48],
-      [72, 58],
-      [62, 46],
-    ],
-    'brown',
-    2.4,
-  )
-  sketch.fill(
-    [
-      [74, 50],
-      [126, 50],
-      [126, 200],
-      [74, 200],
-    ],
-    'cream',
-  )
-  sketch.line(
-    [
-      [74, 54],
-      [73, 120],
-      [74, 200],
-    ],
-    { width: 2.6, start: 0.9, end: 0.9 },
-  )
-  sketch.line(
-    [
-      [126, 54],
-      [127, 120],
-      [126, 200],
-    ],
-    { width: 3.8, start: 0.9, end: 0.9 },
-  )
+  sketch.shape(points('64,0 136,0 138,46 128,58 116,46 100,60 84,48 72,58 62,46'), 'brown', 2.4)
+  sketch.fill(points('74,50 126,50 126,200 74,200'), 'cream')
+  sketch.line(points('74,54 73,120 74,200'), { width: 2.6, start: 0.9, end: 0.9 })
+  sketch.line(points('126,54 127,120 126,200'), { width: 3.8, start: 0.9, end: 0.9 })
   const draw = lots(381)
   const count = { none: 1, few: 4, many: 13 }[ridges]
   for (let i = 0; i < count; i++) {

@@ -1,4 +1,4 @@
-import { curve, lots, type Point, stretch } from './geometry'
+import { curve, lots, type Point, points, stretch } from './geometry'
 import { hairsOn } from './leaf'
 import type { Reader } from './parameters'
 import type { Picture, Role } from './picture'
@@ -35,16 +35,7 @@ export function underside(read: Reader): Picture {
   const veins = sideVeins(pairs)
   for (const vein of veins) sketch.line(vein, { width: 2.4, start: 0.95, end: 0.25 })
   ladder(sketch, veins, cross)
-  const midrib = curve(
-    [
-      [98, 196],
-      [99, 170],
-      [100, 150],
-      [101, 80],
-      [100, 8],
-    ],
-    5,
-  )
+  const midrib = curve(points('98,196 99,170 100,150 101,80 100,8'), 5)
   sketch.line(midrib, { width: 7, start: 0.9, end: 0.45 })
   sketch.line(stretch(midrib, 0.02, 0.96, 12), { width: 2.6, start: 0.9, end: 0.4, role: 'leaf' })
   if (felt !== 'none') feltOver(sketch, felt)
@@ -71,38 +62,9 @@ export function underside(read: Reader): Picture {
 type Hair = 'ink' | 'rust'
 
 function surface(sketch: Sketch, tone: (typeof TONE)[number]): void {
-  const edge = curve(
-    [
-      [100, 156],
-      [60, 150],
-      [26, 120],
-      [14, 78],
-      [22, 34],
-      [40, 6],
-    ],
-    6,
-  )
-  const across = curve(
-    [
-      [40, 6],
-      [70, 12],
-      [98, 4],
-      [130, 13],
-      [160, 6],
-    ],
-    4,
-  )
-  const otherEdge = curve(
-    [
-      [160, 6],
-      [178, 34],
-      [186, 78],
-      [174, 120],
-      [140, 150],
-      [100, 156],
-    ],
-    6,
-  )
+  const edge = curve(points('100,156 60,150 26,120 14,78 22,34 40,6'), 6)
+  const across = curve(points('40,6 70,12 98,4 130,13 160,6'), 4)
+  const otherEdge = curve(points('160,6 178,34 186,78 174,120 140,150 100,156'), 6)
   const role: Role = tone === 'green' ? 'green' : tone === 'pale' ? 'leaf' : 'bloom'
   sketch.fill([...edge, ...across, ...otherEdge], role)
   if (tone === 'bluish') {
@@ -266,41 +228,8 @@ function fringe(sketch: Sketch, role: Hair): void {
 
 /** A fingertip that comes from the lower right. */
 function stroking(sketch: Sketch): void {
-  const shape = curve(
-    [
-      [200, 176],
-      [176, 146],
-      [152, 120],
-      [132, 112],
-      [118, 122],
-      [126, 142],
-      [150, 170],
-      [172, 200],
-    ],
-    5,
-  )
+  const shape = curve(points('200,176 176,146 152,120 132,112 118,122 126,142 150,170 172,200'), 5)
   sketch.shape([...shape, [200, 200]], 'paper', 2.6)
-  sketch.line(
-    curve(
-      [
-        [122, 120],
-        [131, 115],
-        [142, 118],
-      ],
-      4,
-    ),
-    { width: 2 },
-  )
-  sketch.line(
-    curve(
-      [
-        [120, 126],
-        [130, 130],
-        [140, 122],
-        [142, 116],
-      ],
-      4,
-    ),
-    { width: 1.4 },
-  )
+  sketch.line(curve(points('122,120 131,115 142,118'), 4), { width: 2 })
+  sketch.line(curve(points('120,126 130,130 140,122 142,116'), 4), { width: 1.4 })
 }

@@ -1,4 +1,4 @@
-import { curve, type Point, placesOn } from '../geometry'
+import { curve, type Point, placesOn, points } from '../geometry'
 import { ellipse, type Sketch } from '../sketch'
 import { dimension, type Value } from './figure'
 
@@ -48,15 +48,7 @@ export function coneScales(sketch: Sketch, { share }: Value): void {
 
 export function cones(sketch: Sketch, { raw }: Value): void {
   const count = Math.min(8, Math.max(1, Math.round(raw)))
-  const axis = curve(
-    [
-      [6, 20],
-      [70, 34],
-      [130, 52],
-      [190, 60],
-    ],
-    8,
-  )
+  const axis = curve(points('6,20 70,34 130,52 190,60'), 8)
   sketch.line(axis, { width: 5, start: 1, end: 0.7 })
   for (const [i, place] of placesOn(axis, count + 2)
     .slice(1, -1)

@@ -1,4 +1,4 @@
-import { curve, type Point } from '../geometry'
+import { curve, type Point, points } from '../geometry'
 import { ellipse, type Sketch } from '../sketch'
 import { dimension, type Value } from './figure'
 
@@ -6,13 +6,7 @@ import { dimension, type Value } from './figure'
 
 export function fruitLength(sketch: Sketch, { share }: Value): void {
   const length = 52 + 100 * share
-  sketch.line(
-    [
-      [100, 198],
-      [100, 178],
-    ],
-    { width: 5, start: 1, end: 1 },
-  )
+  sketch.line(points('100,198 100,178'), { width: 5, start: 1, end: 1 })
   sketch.shape(ellipse([100, 180 - length / 2], length * 0.43, length / 2, 44), 'wood', 2.6)
   dimension(sketch, [170, 180], [170, 180 - length])
 }
@@ -21,13 +15,7 @@ export function fruitRatio(sketch: Sketch, { raw }: Value): void {
   const ratio = Math.min(2, Math.max(0.5, raw))
   const length = Math.min(140, 118 * Math.sqrt(ratio))
   const width = length / ratio
-  sketch.line(
-    [
-      [100, 198],
-      [100, 164],
-    ],
-    { width: 5, start: 1, end: 1 },
-  )
+  sketch.line(points('100,198 100,164'), { width: 5, start: 1, end: 1 })
   sketch.shape(ellipse([100, 166 - length / 2], width / 2, length / 2, 44), 'red', 2.6)
   sketch.shape(
     [
@@ -58,13 +46,7 @@ export function stones(sketch: Sketch, { raw }: Value): void {
 
 export function flowers(sketch: Sketch, { raw }: Value): void {
   const count = Math.min(26, Math.max(1, Math.round(raw)))
-  sketch.line(
-    [
-      [100, 198],
-      [100, 132],
-    ],
-    { width: 5, start: 1, end: 0.8 },
-  )
+  sketch.line(points('100,198 100,132'), { width: 5, start: 1, end: 0.8 })
   for (let i = 0; i < count; i++) {
     const angle = i * 2.39996
     const reach = 74 * Math.sqrt((i + 0.4) / Math.max(6, count))
@@ -107,21 +89,7 @@ export function wingRatio(sketch: Sketch, { raw }: Value): void {
       )
   }
   sketch.shape(ellipse([100, 94], 15, 46, 30), 'wood', 2.6)
-  sketch
-    .line(
-      [
-        [96, 48],
-        [92, 34],
-      ],
-      { width: 2 },
-    )
-    .line(
-      [
-        [104, 48],
-        [108, 34],
-      ],
-      { width: 2 },
-    )
+  sketch.line(points('96,48 92,34'), { width: 2 }).line(points('104,48 108,34'), { width: 2 })
   dimension(sketch, [115, 158], [115 + wing, 158])
   dimension(sketch, [85, 178], [115, 178])
 }

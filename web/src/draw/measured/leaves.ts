@@ -1,4 +1,4 @@
-import { curve, type Point, placed } from '../geometry'
+import { curve, type Point, placed, points } from '../geometry'
 import { edgeOf, halfEdge, sideVeins } from '../leaf'
 import { toothed } from '../margin'
 import type { Sketch } from '../sketch'
@@ -74,12 +74,7 @@ export function firstTooth(sketch: Sketch, { share }: Value): void {
     1,
     5,
   )
-  const left: readonly Point[] = [
-    [50, 8],
-    [30, 50],
-    [22, 108],
-    [56, 158],
-  ]
+  const left: readonly Point[] = points('50,8 30,50 22,108 56,158')
   sketch.shape([...edge, ...rim, [100, 4], ...left], 'leaf', 2.6)
   for (const y of [140, 104, 68]) {
     for (const side of [-1, 1])
@@ -95,14 +90,7 @@ export function firstTooth(sketch: Sketch, { share }: Value): void {
         { width: 1.6 },
       )
   }
-  sketch.line(
-    [
-      [100, 198],
-      [100, 176],
-      [100, 8],
-    ],
-    { width: 4.4, start: 1, end: 0.5 },
-  )
+  sketch.line(points('100,198 100,176 100,8'), { width: 4.4, start: 1, end: 0.5 })
   dimension(sketch, [100, 184], [100 + bare, 160])
 }
 
@@ -134,56 +122,25 @@ export function tipWidth(sketch: Sketch, { share }: Value): void {
         { width: 1.6 },
       )
   }
-  sketch.line(
-    [
-      [100, 198],
-      [100, 90],
-      [100, 12],
-    ],
-    { width: 4, start: 1, end: 0.3 },
-  )
+  sketch.line(points('100,198 100,90 100,12'), { width: 4, start: 1, end: 0.3 })
   dimension(sketch, [100 - half, 62], [100 + half, 62])
 }
 
 /** Teeth between the ends of two side veins, numbered by dots. */
 export function teethBetween(sketch: Sketch, { raw }: Value): void {
   const count = Math.min(9, Math.max(0, Math.round(raw)))
-  const points: Point[] = [
-    [112, 196],
-    [128, 176],
-    [116, 168],
-  ]
+  const rim: Point[] = points('112,196 128,176 116,168')
   for (let i = 0; i < count; i++) {
     const y = 164 - ((i + 0.3) * 124) / Math.max(1, count)
     const step = 124 / Math.max(1, count)
-    points.push([116, y], [127, y - step * 0.6], [116, y - step * 0.8])
+    rim.push([116, y], [127, y - step * 0.6], [116, y - step * 0.8])
   }
-  points.push([116, 40], [130, 22], [114, 12])
-  sketch.fill([...points, [6, 12], [6, 196]], 'leaf')
-  sketch.line(points, { width: 3.4, start: 0.9, end: 0.9 })
+  rim.push([116, 40], [130, 22], [114, 12])
+  sketch.fill([...rim, [6, 12], [6, 196]], 'leaf')
+  sketch.line(rim, { width: 3.4, start: 0.9, end: 0.9 })
   sketch
-    .line(
-      curve(
-        [
-          [6, 206],
-          [60, 196],
-          [126, 176],
-        ],
-        5,
-      ),
-      { width: 3.4 },
-    )
-    .line(
-      curve(
-        [
-          [6, 60],
-          [60, 44],
-          [128, 22],
-        ],
-        5,
-      ),
-      { width: 3.4 },
-    )
+    .line(curve(points('6,206 60,196 126,176'), 5), { width: 3.4 })
+    .line(curve(points('6,60 60,44 128,22'), 5), { width: 3.4 })
   for (let i = 0; i < count; i++) sketch.dot([140, 164 - ((i + 0.9) * 124) / count], 4, 'measure')
   dimension(sketch, [160, 176], [160, 22])
 }
@@ -235,14 +192,7 @@ function lobe(sketch: Sketch, depth: number): void {
         { width: 2 },
       )
   }
-  sketch.line(
-    [
-      [100, 200],
-      [100, 100],
-      [100, 18],
-    ],
-    { width: 4, start: 1, end: 0.3 },
-  )
+  sketch.line(points('100,200 100,100 100,18'), { width: 4, start: 1, end: 0.3 })
 }
 
 export function lobeDepth(sketch: Sketch, { raw }: Value): void {
@@ -262,14 +212,7 @@ export function lobeCount(sketch: Sketch, { raw }: Value): void {
   }
   right.push([116, 40], [100, 12])
   sketch.shape([...right, ...right.map(([x, y]): Point => [200 - x, y]).reverse()], 'leaf', 2.6)
-  sketch.line(
-    [
-      [100, 200],
-      [100, 100],
-      [100, 18],
-    ],
-    { width: 4, start: 1, end: 0.3 },
-  )
+  sketch.line(points('100,200 100,100 100,18'), { width: 4, start: 1, end: 0.3 })
   for (let i = 0; i < pairs; i++) {
     const y = 150 - (i * 116) / (pairs + 0.6)
     for (const side of [-1, 1]) sketch.dot([100 + side * (80 - i * 9), y], 4.5, 'measure')

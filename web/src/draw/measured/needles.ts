@@ -1,4 +1,4 @@
-import { curve, type Point } from '../geometry'
+import { curve, type Point, points } from '../geometry'
 import type { Sketch } from '../sketch'
 import { dimension, type Value } from './figure'
 
@@ -48,25 +48,13 @@ export function needleWidth(sketch: Sketch, { share }: Value): void {
     'green',
     2.6,
   )
-  sketch.line(
-    [
-      [100, 14],
-      [100, 186],
-    ],
-    { width: 2.4, start: 1, end: 1 },
-  )
+  sketch.line(points('100,14 100,186'), { width: 2.4, start: 1, end: 1 })
   dimension(sketch, [100 - width / 2, 100], [100 + width / 2, 100])
 }
 
 export function needleMix(sketch: Sketch, { raw }: Value): void {
   const short = 150 / Math.min(4, Math.max(1, raw))
-  sketch.line(
-    [
-      [4, 192],
-      [196, 192],
-    ],
-    { width: 9, start: 1, end: 1 },
-  )
+  sketch.line(points('4,192 196,192'), { width: 9, start: 1, end: 1 })
   for (const [x, length] of [
     [36, 118],
     [68, 150],
@@ -80,25 +68,8 @@ export function needleMix(sketch: Sketch, { raw }: Value): void {
 
 export function poreRows(sketch: Sketch, { raw }: Value): void {
   const rows = Math.min(9, Math.max(0, Math.round(raw)))
-  sketch.shape(
-    [
-      [30, 6],
-      [170, 6],
-      [170, 194],
-      [30, 194],
-    ],
-    'green',
-    2.6,
-  )
-  sketch.fill(
-    [
-      [56, 6],
-      [144, 6],
-      [144, 194],
-      [56, 194],
-    ],
-    'bloom',
-  )
+  sketch.shape(points('30,6 170,6 170,194 30,194'), 'green', 2.6)
+  sketch.fill(points('56,6 144,6 144,194 56,194'), 'bloom')
   for (let i = 0; i < rows; i++) {
     const x = 100 + ((i + 0.5) / rows - 0.5) * 84
     for (let y = 30; y < 190; y += 17) sketch.dot([x, y], 3.4, 'ink').dot([x, y], 1.6, 'pale')

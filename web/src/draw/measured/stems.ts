@@ -1,4 +1,4 @@
-import { curve } from '../geometry'
+import { curve, points } from '../geometry'
 import type { Sketch } from '../sketch'
 import { dimension, type Value } from './figure'
 
@@ -6,15 +6,7 @@ import { dimension, type Value } from './figure'
 
 export function tiers(sketch: Sketch, { share }: Value): void {
   const gap = 34 + 78 * share
-  sketch.fill(
-    [
-      [93, 200],
-      [97, 6],
-      [103, 6],
-      [107, 200],
-    ],
-    'ink',
-  )
+  sketch.fill(points('93,200 97,6 103,6 107,200'), 'ink')
   for (const y of [174, 174 - gap]) {
     for (const side of [-1, 1]) {
       sketch.line(
@@ -43,30 +35,10 @@ export function tiers(sketch: Sketch, { share }: Value): void {
 
 export function ridge(sketch: Sketch, { share }: Value): void {
   const length = 22 + 132 * share
-  sketch.fill(
-    [
-      [66, 4],
-      [134, 4],
-      [134, 196],
-      [66, 196],
-    ],
-    'cream',
-  )
+  sketch.fill(points('66,4 134,4 134,196 66,196'), 'cream')
   sketch
-    .line(
-      [
-        [66, 4],
-        [66, 196],
-      ],
-      { width: 2.6, start: 1, end: 1 },
-    )
-    .line(
-      [
-        [134, 4],
-        [134, 196],
-      ],
-      { width: 4, start: 1, end: 1 },
-    )
+    .line(points('66,4 66,196'), { width: 2.6, start: 1, end: 1 })
+    .line(points('134,4 134,196'), { width: 4, start: 1, end: 1 })
   sketch.line(
     [
       [100, 100 - length / 2],
@@ -75,11 +47,7 @@ export function ridge(sketch: Sketch, { share }: Value): void {
     ],
     { width: 7, start: 0.2, end: 0.2 },
   )
-  for (const [x, y] of [
-    [80, 40],
-    [118, 130],
-    [84, 150],
-  ] as const)
+  for (const [x, y] of points('80,40 118,130 84,150'))
     sketch.line(
       [
         [x, y],
