@@ -4,15 +4,23 @@ import type { Picture } from './picture'
 import { Sketch } from './sketch'
 import { AXIS, drawTwig } from './twig'
 
+const OF = ['twig', 'needles'] as const
 const SCENT = ['none', 'almond', 'rank', 'orange', 'resin'] as const
 
-/** A freshly scratched twig and what rises from it; scent: of bitter almond, rank, or nothing to speak of. */
+/**
+ * What was scratched or crushed and what rises from it; of: a scratched twig or crushed needles; scent: of bitter almond,
+ * rank, of orange, of resin, or nothing to speak of.
+ */
 export function smell(read: Reader): Picture {
+  const of = read.word('of', OF)
   const scent = read.word('scent', SCENT)
   read.done()
   const sketch = new Sketch()
-  drawTwig(sketch, 26)
-  scratch(sketch, 'cream')
+  if (of === 'needles') crushedNeedles(sketch)
+  else {
+    drawTwig(sketch, 26)
+    scratch(sketch, 'cream')
+  }
   if (scent === 'almond') almond(sketch)
   if (scent === 'orange') orange(sketch)
   if (scent === 'rank' || scent === 'resin') {
@@ -35,6 +43,23 @@ export function smell(read: Reader): Picture {
     }
   }
   return sketch.picture()
+}
+
+/** Needles bent and split between finger and thumb. */
+function crushedNeedles(sketch: Sketch): void {
+  const needles = [
+    '70,190 96,160 124,150 168,128',
+    '64,168 100,152 118,128 150,108',
+    '90,198 120,172 132,146 176,150',
+    '78,176 108,170 140,162 186,172',
+    '98,190 110,160 138,128 160,90',
+  ]
+  for (const needle of needles) {
+    const line = curve(points(needle), 5)
+    sketch.line(line, { width: 10, start: 0.7, end: 0.3 })
+    sketch.line(line, { width: 6.5, start: 0.7, end: 0.2, role: 'green' })
+  }
+  for (const [x, y] of points('118,150 136,142 128,164')) sketch.dot([x, y], 3.4, 'pale')
 }
 
 /** Half an orange. */

@@ -6,6 +6,7 @@ import { Sketch } from './sketch'
 import { TONE_NAMES, TONES, type Tone, toned } from './tone'
 
 const AMOUNT = ['none', 'few', 'dense'] as const
+const BEARS = ['buds', 'discs', 'spurs'] as const
 const BLOOM = ['none', 'thin', 'clear'] as const
 
 /** The middle line of a twig that lies across the picture, from its foot to its tip. */
@@ -21,23 +22,47 @@ function twigBody(width: number): { left: Point[]; right: Point[] } {
   }
 }
 
-/** A bare twig with two buds, into the picture; its two edges. */
+/**
+ * A bare twig into the picture, with two buds, the round scars of fallen needles, or the spurs that bear tufts of them; its
+ * two edges.
+ */
 export function drawTwig(
   sketch: Sketch,
   width: number,
   tone: Tone = TONES.plain,
+  bears: (typeof BEARS)[number] = 'buds',
 ): { left: Point[]; right: Point[] } {
   const body = twigBody(width)
   toned(sketch, [...body.left, ...[...body.right].reverse()], tone, 12, 0.6)
-  for (const [place, side] of [
+  const sides = [
     [14, 1],
     [29, -1],
-  ] as const)
-    bud(sketch, width, place, side)
+  ] as const
+  if (bears === 'discs') discs(sketch, width, tone)
+  else for (const [place, side] of sides) (bears === 'buds' ? bud : spur)(sketch, width, place, side)
   sketch
     .line(body.left, { width: 2.2, start: 0.8, end: 0.7 })
     .line(body.right, { width: 3.4, start: 0.8, end: 0.7 })
   return body
+}
+
+/** Round flat scars of fallen needles, in rising rows. */
+function discs(sketch: Sketch, width: number, tone: Tone): void {
+  for (const [i, place] of placesOn(AXIS, 16).slice(1, -1).entries()) {
+    const at = beside(place, (((i * 0.382) % 1) - 0.5) * width * 0.68)
+    sketch.dot(at, 3.8).dot(at, 2.5, tone.role)
+  }
+}
+
+/** A short stout side shoot, ringed by its years, with a bud on top. */
+function spur(sketch: Sketch, width: number, place: number, side: 1 | -1): void {
+  const at = placesOn(AXIS, 40)[place]
+  if (!at) return
+  const edge = width * 0.4 * side
+  const out = (reach: number, along: number) => beside(at, edge + reach * side, along)
+  sketch.shape([out(-2, -10), out(16, -8), out(18, 8), out(-2, 10)], 'wood', 2)
+  for (const reach of [5, 11]) sketch.line([out(reach, -8), out(reach + 1, 0), out(reach, 8)], { width: 1.4 })
+  sketch.shape(curve([out(16, -6), out(25, -4), out(27, 2), out(18, 7)], 4), 'brown', 1.8)
 }
 
 /** A pointed bud on its leaf scar, by turns on one side and the other. */
@@ -68,11 +93,12 @@ function bud(sketch: Sketch, width: number, place: number, side: 1 | -1): void {
 /**
  * A one-year twig, large.
  *
- * warts: resin warts on its surface; hairs: that stand off it; finger: whether a fingertip rubs along it; tone: its colour;
+ * bears: buds, round needle scars or spurs; warts: resin warts on its surface; hairs: that stand off it; finger: whether a fingertip rubs along it; tone: its colour;
  * dashes: whether it bears many pale ones; bloom: a waxy film, wiped off in one place where it is clear; thorns: on its
  * sides; spine: whether it ends in one.
  */
 export function twig(read: Reader): Picture {
+  const bears = read.word('bears', BEARS)
   const warts = read.word('warts', AMOUNT)
   const hairs = read.word('hairs', AMOUNT)
   const finger = read.flag('finger')
@@ -85,7 +111,7 @@ export function twig(read: Reader): Picture {
   const width = thorns === 'none' && !spine ? 34 : 20
   const sketch = new Sketch()
   if (thorns !== 'none') thorn(sketch, width, thorns === 'dense' ? [4, 9, 14, 19, 24, 29, 34] : [14])
-  const { left, right } = drawTwig(sketch, width, TONES[tone])
+  const { left, right } = drawTwig(sketch, width, TONES[tone], bears)
   if (hairs !== 'none') hair(sketch, left, right, hairs === 'dense')
   if (warts !== 'none') wart(sketch, width, warts === 'dense' ? 58 : 13)
   if (warts === 'none' && hairs === 'none' && tone === 'plain' && !dashes) sheen(sketch, width)

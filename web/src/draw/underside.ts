@@ -83,12 +83,13 @@ function sideVeins(pairs: number): Point[][] {
   return Array.from({ length: pairs }, (_, i) => {
     const y = 140 - (104 * i) / (pairs - 1 || 1)
     const reach = 68 - Math.max(0, 12 - 4 * i)
+    const share = Math.min(1, (y - 14) / (34 + 2 * i)) // the topmost run off where the drawing breaks off
     return [-1, 1].map((side) =>
       curve(
         [
           [100, y],
-          [100 + side * reach * 0.45, y - 17],
-          [100 + side * reach, y - 34 - 2 * i],
+          [100 + side * reach * share * 0.45, y - 17 * share],
+          [100 + side * reach * share, y - (34 + 2 * i) * share],
         ],
         3,
       ),
