@@ -18,6 +18,6 @@ count_lines() {
     printf '%-10s %8d %8d\n' "$module" "$code" "$tests"
     all_code=$((all_code + code)) all_tests=$((all_tests + tests))
   done
-  printf '%-10s %8d %8d   tests are %d %% of all lines\n' total "$all_code" "$all_tests" \
-    $((all_code + all_tests > 0 ? 100 * all_tests / (all_code + all_tests) : 0))
+  printf '%-10s %8d %8d   %d lines of tests to 100 of code\n' total \
+    "$all_code" "$all_tests" $((all_code > 0 ? 100 * all_tests / all_code : 0))
 }

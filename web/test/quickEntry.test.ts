@@ -83,6 +83,21 @@ describe('a line of quick entry', () => {
     })
   })
 
+  it('takes a stem of a clone for what its clone is', () => {
+    expect(read('7 205 5.2 90 =6').problems).toEqual([])
+    expect(read('7 205 5.2 90').problems).toEqual(['still wanted: what it is'])
+  })
+
+  it.each([
+    ['0 10 1 100 oak', 'tag 0'],
+    ['1 400 1 100 oak', 'azimuth 400°'],
+    ['1 10 1 99999 oak', '99999 mm thick'],
+    ['1 10 1 0 oak', '0 mm thick'],
+    ['1 10 1 100 h 300m oak', '300 m tall'],
+  ])('tells of %s at once what cannot be', (line, words) => {
+    expect(read(line).problems).toEqual([expect.stringContaining(words)])
+  })
+
   it('turns a full circle to north, and tells each piece it took', () => {
     const { tree, taken } = read('4 360 3 61 oak')
 

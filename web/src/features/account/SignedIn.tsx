@@ -123,7 +123,7 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
             </Button>
             <Button
               look="quiet"
-              className="max-w-24 truncate px-2! text-ink! max-sm:max-w-17 max-sm:px-1! max-sm:text-sm"
+              className="max-w-36 truncate px-2! text-ink! max-sm:max-w-17 max-sm:px-1! max-sm:text-sm"
               onClick={() => setYou(true)}
             >
               {session.data.callSign}

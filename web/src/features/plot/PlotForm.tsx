@@ -35,22 +35,20 @@ export function PlotForm({ surveyId, plot, onDone }: Props) {
     mutationFn: async () => dataOf(await api.GET('/api/receiver/fix')),
     onSuccess: (fix) => {
       setPosition(`${fix.latitude.toFixed(6)}, ${fix.longitude.toFixed(6)}`)
-      if (fix.altitudeMetres != null) setAltitude(fix.altitudeMetres.toFixed(0))
+      if (fix.altitudeMetres != null && altitude === '') setAltitude(fix.altitudeMetres.toFixed(0))
     },
   })
+  const body: PlotBody = {
+    code,
+    radiusMetres: Number(radius),
+    habitat: [...habitat],
+    notes,
+    ...(degrees ?? {}),
+    ...(altitude === '' ? {} : { altitudeMetres: Number(altitude) }),
+    ...(plot ? { version: plot.version } : {}),
+  }
   const change = useMutation({
-    mutationFn: (version: number | undefined) => {
-      const body: PlotBody = {
-        code,
-        radiusMetres: Number(radius),
-        habitat: [...habitat],
-        notes,
-        ...(degrees ?? {}),
-        ...(altitude === '' ? {} : { altitudeMetres: Number(altitude) }),
-        ...(version === undefined ? {} : { version }),
-      }
-      return sendPlot(surveyId, id, body)
-    },
+    mutationFn: (asked: PlotBody) => sendPlot(surveyId, id, asked),
     onSuccess: async () => {
       await queries.invalidateQueries({ queryKey: ['surveys', surveyId] })
       onDone(id)
@@ -59,11 +57,14 @@ export function PlotForm({ surveyId, plot, onDone }: Props) {
   const unread = position.trim() !== '' && !degrees
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    if (!unread) change.mutate(plot?.version)
+    if (!unread) change.mutate(body)
   }
   const kept =
     change.error instanceof Problem && change.error.isStale ? (change.error.kept as Plot) : undefined
-  const wrong = (key: string) => wrongAt(change.error, key)
+  // what was wrong with a field is told until it is changed
+  const sent = change.variables
+  const wrong = (key: keyof PlotBody) => (sent?.[key] === body[key] ? wrongAt(change.error, key) : undefined)
+  const samePlace = sent?.latitude === body.latitude && sent?.longitude === body.longitude
 
   return (
     <form onSubmit={submit} className="grid gap-4" noValidate>
@@ -84,7 +85,9 @@ export function PlotForm({ surveyId, plot, onDone }: Props) {
           wrong={
             unread
               ? 'This cannot be read as a position. Write it as 55.0304, -20.3841 or as degrees and minutes with N and W.'
-              : (wrong('position') ?? wrong('latitude') ?? wrong('longitude'))
+              : (wrong('latitude') ??
+                wrong('longitude') ??
+                (samePlace ? wrongAt(change.error, 'position') : undefined))
           }
           hint={degrees ? positionWords(degrees) : 'WGS 84; may be left for later'}
         />
@@ -143,7 +146,7 @@ export function PlotForm({ surveyId, plot, onDone }: Props) {
             , {kept.habitat.join(', ') || 'no ground noted'}. {kept.notes}
           </p>
           <div className="mt-2 flex flex-wrap gap-2">
-            <Button look="main" onClick={() => change.mutate(kept.version)}>
+            <Button look="main" onClick={() => change.mutate({ ...body, version: kept.version })}>
               Store mine instead
             </Button>
             <Button

@@ -59,9 +59,12 @@ function Plots({ survey }: { readonly survey: Survey }) {
           Import and export
         </Link>
         {observer.role === 'lead' && (
-          <Link to={`/surveys/${survey.id}/settings`} className={LINK}>
-            Survey settings
-          </Link>
+          <>
+            <Link to={`/surveys/${survey.id}/settings`} className={LINK}>
+              Survey settings
+            </Link>
+            <Button onClick={() => navigate(`/surveys/${crypto.randomUUID()}/settings`)}>New survey</Button>
+          </>
         )}
         <div className="ml-auto">
           <OneOf label="Plots shown" options={SHOWN} value={shown} onChange={setShown} />

@@ -269,7 +269,7 @@ function Help() {
       <dt>pole wild wet</dt>
       <dd>stage, origin and ground; without them: mature, origin unknown, the plot’s ground</dd>
       <dt>=12</dt>
-      <dd>a stem of the clone of tree 12</dd>
+      <dd>a stem of the clone of tree 12, and what that is</dd>
       <dt>"top gone"</dt>
       <dd>a note on its condition</dd>
     </dl>
@@ -285,8 +285,13 @@ function inPlot({ tree }: ParsedLine, plot: Plot, trees: readonly TreeRow[]): st
   if (tree.distanceMetres !== undefined && tree.distanceMetres > plot.radiusMetres) {
     problems.push(`${tree.distanceMetres} m is outside the plot, whose radius is ${plot.radiusMetres} m`)
   }
-  if (tree.cloneOfTag !== undefined && !trees.some((one) => one.tag === tree.cloneOfTag)) {
-    problems.push(`there is no tree ${tree.cloneOfTag} to be a stem of`)
+  if (tree.cloneOfTag !== undefined) {
+    const bearer = trees.find((one) => one.tag === tree.cloneOfTag)
+    if (!bearer) problems.push(`there is no tree ${tree.cloneOfTag} to be a stem of`)
+    else if (!bearer.groupId)
+      problems.push(
+        `tree ${tree.cloneOfTag} is recorded plainly; only a tree for the Bench bears a clone’s call`,
+      )
   }
   return problems
 }
@@ -304,5 +309,6 @@ function bodyOf({ tree }: ParsedLine, trees: readonly TreeRow[]): TreeBody {
     conditionNotes: '',
     ...rest, // a line without problems has all of these
     ...(bearer ? { cloneOf: bearer.id } : {}),
+    ...(bearer && !rest.plainTaxon ? { groupId: rest.groupId ?? bearer.groupId } : {}),
   }
 }

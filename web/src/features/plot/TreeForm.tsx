@@ -44,7 +44,9 @@ export function TreeForm({ surveyId, plotId, tree, trees, taxa, groups, onDone }
     },
   })
   const put = (part: Partial<TreeBody>) => setBody({ ...body, ...part })
-  const wrong = (key: string) => wrongAt(change.error, key)
+  // what was wrong with a field is told until it is changed
+  const wrong = (key: keyof TreeBody) =>
+    change.variables?.[key] === body[key] ? wrongAt(change.error, key) : undefined
   const submit = (event: FormEvent) => {
     event.preventDefault()
     change.mutate(body)
@@ -68,7 +70,7 @@ export function TreeForm({ surveyId, plotId, tree, trees, taxa, groups, onDone }
             onChange={(event) =>
               put({ [key]: event.target.value === '' ? undefined : Number(event.target.value) })
             }
-            wrong={wrongAt(change.error, key)}
+            wrong={wrong(key)}
             hint={hint}
           />
         ))}

@@ -15,7 +15,7 @@ export type LineTree = {
   conditionNotes?: string
   groupId?: string
   plainTaxon?: string
-  /** tag of the stem whose clone it belongs to */
+  /** tag of the stem whose clone it belongs to; its group is that stem's where the line names none */
   cloneOfTag?: number
 }
 
@@ -135,7 +135,41 @@ export function parseLine(line: string, vocabulary: Vocabulary): ParsedLine {
   takeBare(bare, tree, taken, problems)
   const spoken = takeWords(names, tree, taken)
   takeName(spoken.join(' '), contested, tree, vocabulary, taken, problems)
-  return { tree: { ...UNASKED, ...tree }, taken, problems: [...problems, ...missing(tree)] }
+  return {
+    tree: { ...UNASKED, ...tree },
+    taken,
+    problems: [...problems, ...impossible(tree), ...missing(tree)],
+  }
+}
+
+/** Measures that the server will not take, told while the line is still being typed. */
+const LIMITS = [
+  { key: 'tag', least: 1, most: 99_999, words: (value: number) => `tag ${value}: 1 to 99999` },
+  {
+    key: 'azimuthDegrees',
+    least: 0,
+    most: 360,
+    words: (value: number) => `azimuth ${value}°: a circle has 360`,
+  },
+  {
+    key: 'diameterMillimetres',
+    least: 1,
+    most: 2500,
+    words: (value: number) => `${value} mm thick: 1 to 2500 mm, no tree here is thicker`,
+  },
+  {
+    key: 'heightDecimetres',
+    least: 1,
+    most: 1500,
+    words: (value: number) => `${value / 10} m tall: 0.1 to 150 m`,
+  },
+] as const
+
+function impossible(tree: LineTree): string[] {
+  return LIMITS.flatMap(({ key, least, most, words }) => {
+    const value = tree[key]
+    return value !== undefined && !(value >= least && value <= most) ? [words(value)] : []
+  })
 }
 
 function takeBare(bare: readonly string[], tree: LineTree, taken: Taken[], problems: string[]): void {
@@ -227,7 +261,8 @@ function nameOf(meant: Named): string {
 
 function missing(tree: LineTree): string[] {
   const lacking = IN_ORDER.filter((one) => tree[one.key] === undefined).map((one) => WORDS[one.key])
-  if (!tree.groupId && !tree.plainTaxon) lacking.push('what it is')
+  const named = tree.groupId || tree.plainTaxon || tree.cloneOfTag !== undefined // a stem is what its clone is
+  if (!named) lacking.push('what it is')
   return lacking.length === 0 ? [] : [`still wanted: ${lacking.join(', ')}`]
 }
 
