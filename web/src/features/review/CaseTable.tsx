@@ -41,7 +41,7 @@ export function CaseTable({ it, sheet }: Props) {
       {it.characters.length > 0 && <Characters it={it} sheet={sheet} onTalk={setAbout} />}
       <div className="grid items-start gap-5 lg:grid-cols-2">
         <Thread it={it} sheet={sheet} about={about} onAbout={setAbout} />
-        <Decide key={it.version} it={it} />
+        <Decide key={it.version} it={it} sheet={sheet} />
       </div>
     </div>
   )

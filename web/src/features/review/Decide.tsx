@@ -2,8 +2,9 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useId, useState } from 'react'
 import { useKeptText } from '../../api/kept'
 import { Problem, wordsOf } from '../../api/problem'
-import type { ReviewCase } from '../../api/types'
+import type { ReviewCase, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
 import { Notice } from '../../ui/Notice'
 import { signedWords } from '../call/outcomeWords'
 import { caseQuery, type Outcome, sendDecision } from './queries'
@@ -19,7 +20,18 @@ type Way = {
 /** The ways in which this observer may end the review. */
 function waysOf(it: ReviewCase): readonly Way[] {
   const own = it.readings.find((reader) => reader.mine)
+  const sent = it.state === 'laboratory'
   return [
+    ...(sent
+      ? [
+          {
+            key: 'laboratory-result',
+            outcome: 'laboratory-result' as const,
+            words: 'The laboratory’s result',
+            told: 'What it found stands, whoever signed what.',
+          },
+        ]
+      : []),
     ...it.readings.map((reader) => ({
       key: reader.determination.id,
       outcome: 'agree' as const,
@@ -43,7 +55,16 @@ function waysOf(it: ReviewCase): readonly Way[] {
       words: 'Third look',
       told: 'Somebody else reads it blind as well.',
     },
-    { key: 'laboratory', outcome: 'laboratory', words: 'Laboratory', told: 'A sample is to decide.' },
+    ...(sent
+      ? []
+      : [
+          {
+            key: 'laboratory',
+            outcome: 'laboratory' as const,
+            words: 'Laboratory',
+            told: 'A sample is to decide.',
+          },
+        ]),
     {
       key: 'not-separable',
       outcome: 'not-separable',
@@ -54,9 +75,10 @@ function waysOf(it: ReviewCase): readonly Way[] {
 }
 
 /** How the review ends; whoever may not decide is told why. */
-export function Decide({ it }: { readonly it: ReviewCase }) {
+export function Decide({ it, sheet }: { readonly it: ReviewCase; readonly sheet: Sheet }) {
   const queries = useQueryClient()
   const [key, setKey] = useState<string>()
+  const [taxon, setTaxon] = useState('')
   const [reasons, setReasons] = useKeptText(`reasons.${it.id}`)
   const field = useId()
   const decide = useMutation({
@@ -64,6 +86,7 @@ export function Decide({ it }: { readonly it: ReviewCase }) {
       sendDecision(it.surveyId, it.id, crypto.randomUUID(), {
         outcome: way.outcome,
         stands: way.stands ?? null,
+        taxon: way.outcome === 'laboratory-result' ? taxon : null,
         reasons: reasons ?? '',
         version: it.version,
       }),
@@ -89,7 +112,8 @@ export function Decide({ it }: { readonly it: ReviewCase }) {
   }
   const ways = waysOf(it)
   const chosen = ways.find((way) => way.key === key)
-  const missing = chosen?.outcome === 'overrule' && !reasons?.trim()
+  const result = chosen?.outcome === 'laboratory-result'
+  const missing = missingFor(chosen?.outcome, reasons ?? '', taxon)
   return (
     <section id="decision" aria-label="Decision">
       <h2 className="text-lg">Decision</h2>
@@ -114,8 +138,21 @@ export function Decide({ it }: { readonly it: ReviewCase }) {
           </label>
         ))}
       </fieldset>
+      {result && (
+        <div className="mt-3">
+          <Choice
+            label="It found"
+            options={[
+              { value: '', text: 'choose …' },
+              ...sheet.taxa.map((one) => ({ value: one.id, text: one.commonName })),
+            ]}
+            value={taxon}
+            onChange={setTaxon}
+          />
+        </div>
+      )}
       <label htmlFor={field} className="mt-3 block font-semibold">
-        Reasons{chosen?.outcome === 'overrule' ? '' : ', if you like'}
+        {result ? 'Its report' : chosen?.outcome === 'overrule' ? 'Reasons' : 'Reasons, if you like'}
       </label>
       <textarea
         id={field}
@@ -125,18 +162,27 @@ export function Decide({ it }: { readonly it: ReviewCase }) {
         onChange={(event) => setReasons(event.target.value)}
         className="w-full rounded-plain border border-edge bg-card p-2"
       />
-      {missing && <p className="text-rust-ink">Whoever overrules a call says why.</p>}
+      {missing && <p className="text-rust-ink">{missing}</p>}
       {decide.isError && <Notice tone="wrong">{wordsOf(decide.error)}</Notice>}
       <Button
         look="main"
         className="mt-2"
-        disabled={!chosen || missing || decide.isPending}
+        disabled={!chosen || missing !== undefined || decide.isPending}
         onClick={() => chosen && decide.mutate(chosen)}
       >
         Decide
       </Button>
     </section>
   )
+}
+
+/** What a decision still wants, in words. */
+function missingFor(outcome: Outcome | undefined, reasons: string, taxon: string): string | undefined {
+  const silent = reasons.trim() === ''
+  if (outcome === 'overrule' && silent) return 'Whoever overrules a call says why.'
+  if (outcome !== 'laboratory-result') return undefined
+  if (taxon === '') return 'Choose what it found; if it could not tell, the tree is not separable.'
+  return silent ? 'Write which report says so.' : undefined
 }
 
 function whyNot(it: ReviewCase): string {

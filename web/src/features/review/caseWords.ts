@@ -30,6 +30,7 @@ const OUTCOMES: Readonly<Record<string, string>> = {
   overrule: 'overruled',
   'third-look': 'third look asked for',
   laboratory: 'sent to the laboratory',
+  'laboratory-result': 'named by the laboratory',
   'not-separable': 'not separable',
   withdrawn: 'withdrawn by its reader',
 }

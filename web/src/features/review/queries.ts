@@ -79,13 +79,25 @@ export async function sendWord(
   )
 }
 
-export type Outcome = 'agree' | 'overrule' | 'third-look' | 'laboratory' | 'not-separable'
+export type Outcome =
+  | 'agree'
+  | 'overrule'
+  | 'third-look'
+  | 'laboratory'
+  | 'laboratory-result'
+  | 'not-separable'
 
 export async function sendDecision(
   surveyId: string,
   caseId: string,
   decisionId: string,
-  body: { outcome: Outcome; stands?: string | null; reasons: string; version: number },
+  body: {
+    outcome: Outcome
+    stands?: string | null
+    taxon?: string | null
+    reasons: string
+    version: number
+  },
 ): Promise<ReviewCase> {
   return dataOf(
     await api.PUT('/api/surveys/{surveyId}/review/{caseId}/decisions/{decisionId}', {

@@ -85,14 +85,15 @@ public class SignedCalls {
     public void settle(SurveyedTree tree, Settlement settlement, UUID source) {
         Determination from = determinations.findById(source).orElseThrow();
         GroupSheet sheet = library.find(from.snapshot().sheetVersionId()).sheet();
-        boolean taxon = settlement.outcome().equals(Outcome.TAXON.code());
+        String taxonId = settlement.taxon().orElse(null);
+        boolean asRead = taxonId != null && taxonId.equals(from.taxonId()); // else no reading was said to confirm it
         NewDetermination signed = new NewDetermination(
                 settlement.outcome(),
-                taxon ? from.taxonId() : null,
+                taxonId,
                 null,
                 settlement.reasons(),
-                taxon ? from.confirming() : List.of(),
-                taxon ? from.reasons() : Map.of(),
+                asRead ? from.confirming() : List.of(),
+                asRead ? from.reasons() : Map.of(),
                 from.voucher(),
                 List.of());
         determinations.saveAndFlush(Determination.settling(
@@ -106,9 +107,10 @@ public class SignedCalls {
         trees.stands(
                 tree.id(),
                 settlement.outcome(),
-                taxon
-                        ? sheet.taxon(from.taxonId()).orElseThrow().name().commonName()
-                        : sheet.fallback().commonName(),
+                settlement
+                        .taxon()
+                        .map(id -> sheet.taxon(id).orElseThrow().name().commonName())
+                        .orElse(sheet.fallback().commonName()),
                 null);
     }
 
@@ -116,11 +118,18 @@ public class SignedCalls {
      * What a review came to.
      *
      * @param outcome taxon, group or laboratory
+     * @param taxon of the source's sheet that stands, for the first; empty for the others
      * @param alsoBy whose names are on it beside the observer's
      * @param reasons in the observer's words; may be empty
      */
     public record Settlement(
-            UUID caseId, UUID id, UUID observerId, String outcome, List<UUID> alsoBy, String reasons) {}
+            UUID caseId,
+            UUID id,
+            UUID observerId,
+            String outcome,
+            Optional<String> taxon,
+            List<UUID> alsoBy,
+            String reasons) {}
 
     private SignedCall signedCall(SurveyedTree tree, Determination one, DeterminationDto shown) {
         Snapshot snapshot = one.snapshot();

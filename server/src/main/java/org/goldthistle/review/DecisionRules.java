@@ -1,7 +1,7 @@
 package org.goldthistle.review;
 
 import java.util.List;
-import java.util.Set;
+import java.util.Optional;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.call.SignedCall;
 import org.goldthistle.platform.Problem;
@@ -9,8 +9,8 @@ import org.goldthistle.survey.SurveyedTree;
 
 /** What must hold before a review is decided; each refusal says what was kept and what to do. */
 final class DecisionRules {
-    private static final Set<String> OUTCOMES =
-            Set.of("agree", "overrule", "third-look", "laboratory", "not-separable");
+    private static final List<String> OUTCOMES =
+            List.of("agree", "overrule", "third-look", "laboratory", "laboratory-result", "not-separable");
 
     private DecisionRules() {}
 
@@ -37,13 +37,16 @@ final class DecisionRules {
         if (!OUTCOMES.contains(asked.outcome())) {
             throw Problem.unfit(
                     "no-such-outcome",
-                    "A review ends with one of agree, overrule, third-look, laboratory, not-separable, but \""
-                            + asked.outcome() + "\" was sent. Nothing was changed.");
+                    "A review ends with one of " + String.join(", ", OUTCOMES) + ", but \"" + asked.outcome()
+                            + "\" was sent. Nothing was changed.");
         }
         if (asked.outcome().equals("overrule") && asked.reasons().isBlank()) {
             throw Problem.unfit(
                     "reasons-missing",
                     "Whoever overrules a call says why. Nothing was changed; write your reasons and send again.");
+        }
+        if (asked.outcome().equals("laboratory-result")) {
+            checkResult(decided, asked);
         }
         if (asked.outcome().equals("laboratory") && !tree.rules().laboratoryUsed()) {
             throw Problem.unfit(
@@ -51,6 +54,42 @@ final class DecisionRules {
                     "This survey sends no samples to a laboratory. Nothing was changed; ask for a third look, or call it"
                             + " not separable.");
         }
+    }
+
+    private static void checkResult(ReviewCase decided, NewDecision asked) {
+        if (decided.state() != CaseState.LABORATORY) {
+            throw Problem.conflict(
+                    "no-sample-sent",
+                    "No sample of this tree was sent to the laboratory, so there is no result yet. Nothing was changed;"
+                            + " decide for the laboratory first.");
+        }
+        if (asked.reasons().isBlank()) {
+            throw Problem.unfit(
+                    "reasons-missing",
+                    "A result names the laboratory's report. Nothing was changed; write which it is and send again.");
+        }
+    }
+
+    /**
+     * The taxon that comes to stand; empty: none does.
+     *
+     * @throws Problem if the laboratory is said to have found one that the sheet does not know
+     */
+    static Optional<String> taxon(NewDecision asked, SignedCall source) {
+        if (asked.outcome().equals("laboratory-result")) {
+            boolean known = asked.taxon() != null
+                    && source.model().sheet().taxon(asked.taxon()).isPresent();
+            if (!known) {
+                throw Problem.unfit(
+                        "no-such-taxon",
+                        "The sheet of this call has no taxon \"" + asked.taxon()
+                                + "\". Nothing was changed; choose what"
+                                + " the laboratory found, or record the group as not separable.");
+            }
+            return Optional.of(asked.taxon());
+        }
+        boolean taken = asked.outcome().equals("agree") || asked.outcome().equals("overrule");
+        return taken ? Optional.ofNullable(source.determination().taxonId()) : Optional.empty();
     }
 
     /**
@@ -89,6 +128,7 @@ final class DecisionRules {
         return switch (asked.outcome()) {
             case "laboratory" -> "laboratory";
             case "not-separable" -> "group";
+            case "laboratory-result" -> "taxon";
             default -> source.taxon().isPresent() ? "taxon" : "group";
         };
     }

@@ -8,13 +8,15 @@ import org.springframework.lang.Nullable;
 /**
  * A decision.
  *
- * @param outcome agree, overrule, third-look, laboratory or not-separable
+ * @param outcome agree, overrule, third-look, laboratory, laboratory-result or not-separable
  * @param stands the call that stands, for agree; null otherwise
- * @param reasons in words; must be given to overrule
+ * @param taxon that the laboratory found, for laboratory-result; null otherwise
+ * @param reasons in words; must be given to overrule, and name the report for a result
  * @param version of the case that was looked at
  */
 record NewDecision(
         @NotNull String outcome,
         @Nullable UUID stands,
+        @Nullable String taxon,
         @NotNull @Size(max = 4000) String reasons,
         @NotNull Integer version) {}

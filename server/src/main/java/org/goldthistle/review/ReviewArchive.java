@@ -48,6 +48,6 @@ public class ReviewArchive {
         SurveyedTree tree = trees.tree(surveyId, found.treeId(), by.id());
         SignedCall first = calls.of(tree).get(0);
         reviews.decide(
-                surveyId, caseId, decisionId, by, new NewDecision(outcome, first.id(), reasons, found.version()));
+                surveyId, caseId, decisionId, by, new NewDecision(outcome, first.id(), null, reasons, found.version()));
     }
 }

@@ -221,6 +221,7 @@ class ReviewService {
                             decisionId,
                             observer.id(),
                             DecisionRules.signedAs(asked, source),
+                            DecisionRules.taxon(asked, source),
                             others,
                             asked.reasons().strip()),
                     source.id());

@@ -96,6 +96,42 @@ class ReviewTest extends TreeUnderReview {
     }
 
     @Test
+    void what_the_laboratory_found_stands_though_nobody_signed_it() {
+        sign(signedIn("Siskin"), "taxon", "serotina");
+        Caller redpoll = signedIn("Redpoll");
+        JsonNode row = rowOf(redpoll);
+        sign(redpoll, "group", null);
+        JsonNode table = redpoll.get(casePath(row)).expect(200);
+
+        redpoll.put(decision(row), result(table, "padus", "Report 12")).expectProblem(409, "no-sample-sent");
+        JsonNode waiting =
+                redpoll.put(decision(row), decision("laboratory", table, "", 0)).expect(200);
+        redpoll.put(decision(row), result(waiting, "padus", " ")).expectProblem(422, "reasons-missing");
+        redpoll.put(decision(row), result(waiting, "antlers", "Report 12")).expectProblem(422, "no-such-taxon");
+        JsonNode settled = redpoll.put(decision(row), result(waiting, "padus", "Report 12"))
+                .expect(200);
+
+        assertThat(waiting.path("state").asText()).isEqualTo("laboratory");
+        assertThat(settled.path("state").asText()).isEqualTo("settled");
+        assertThat(settled.at("/stands/taxonId").asText()).isEqualTo("padus");
+        assertThat(settled.at("/stands/confirming")).isEmpty();
+        assertThat(settled.at("/stands/note").asText()).isEqualTo("Report 12");
+        JsonNode inPlot = redpoll.get(surveyPath() + "/plots/" + plot + "/trees")
+                .expect(200)
+                .get(0);
+        assertThat(inPlot.path("standsName").asText()).isEqualTo("bird cherry");
+        CaseFileJson.CaseFile file =
+                CaseFileJson.read(redpoll.get(casePath(row) + "/file").text());
+        assertThat(file.intact()).isTrue();
+    }
+
+    private static Map<String, Object> result(JsonNode table, String taxon, String reasons) {
+        Map<String, Object> found = new HashMap<>(decision("laboratory-result", table, reasons, 0));
+        found.put("taxon", taxon);
+        return found;
+    }
+
+    @Test
     void words_are_said_once_and_a_stale_decision_is_sent_back() {
         sign(signedIn("Siskin"), "taxon", "serotina");
         Caller redpoll = signedIn("Redpoll");
