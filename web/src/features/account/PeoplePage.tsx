@@ -165,11 +165,13 @@ function PersonRow({ person, onLink }: { readonly person: Person; readonly onLin
         <Button onClick={() => reset.mutate()} disabled={reset.isPending}>
           New passphrase …
         </Button>
-        {!self && (
-          <Button onClick={() => disable.mutate(!person.disabledAt)} disabled={disable.isPending}>
-            {person.disabledAt ? 'Let in again' : 'Keep out'}
-          </Button>
-        )}
+        <Button
+          className={`w-32 ${self ? 'invisible max-sm:hidden' : ''}`}
+          onClick={() => disable.mutate(!person.disabledAt)}
+          disabled={self || disable.isPending}
+        >
+          {person.disabledAt ? 'Let in again' : 'Keep out'}
+        </Button>
       </div>
       {error && <Notice tone="wrong">{wordsOf(error)}</Notice>}
     </div>

@@ -1,5 +1,6 @@
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
+import { TextArea } from '../../ui/TextArea'
 import { Factor, Factors } from './Factors'
 import { type CharacterFile, TOPICS, wordsOf } from './sheetFile'
 import { Wrong } from './TaxaPart'
@@ -30,27 +31,19 @@ export function Details({ character, set, disabled, wrong }: DetailsProps) {
   ] as const
   return (
     <div className="grid gap-4 rounded-plain border border-line bg-card p-4">
-      <label className="font-semibold">
-        How to look
-        <textarea
-          rows={2}
-          value={character.howTo}
-          disabled={disabled}
-          onChange={(event) => set({ howTo: event.target.value })}
-          className="mt-1 block w-full rounded-plain border border-edge bg-card px-3 py-2 font-normal"
-        />
-      </label>
+      <TextArea
+        label="How to look"
+        value={character.howTo}
+        disabled={disabled}
+        onChange={(event) => set({ howTo: event.target.value })}
+      />
       <Wrong text={wrong('howTo')} />
-      <label className="font-semibold">
-        How people get it wrong
-        <textarea
-          rows={2}
-          value={character.pitfall ?? ''}
-          disabled={disabled}
-          onChange={(event) => set({ pitfall: event.target.value === '' ? null : event.target.value })}
-          className="mt-1 block w-full rounded-plain border border-edge bg-card px-3 py-2 font-normal"
-        />
-      </label>
+      <TextArea
+        label="How people get it wrong"
+        value={character.pitfall ?? ''}
+        disabled={disabled}
+        onChange={(event) => set({ pitfall: event.target.value === '' ? null : event.target.value })}
+      />
       <div className="grid gap-4 lg:grid-cols-3">
         {multipliers.map(([label, key, codes]) => (
           <Factors

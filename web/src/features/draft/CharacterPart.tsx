@@ -1,4 +1,4 @@
-import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react'
+import { ArrowDown, ArrowUp } from 'lucide-react'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
@@ -8,6 +8,7 @@ import { StatesOf } from './CharacterStates'
 import { DrawHint } from './DrawHint'
 import { useEditor, wrongIn } from './editor'
 import { Factor, Factors } from './Factors'
+import { LeaveOut } from './LeaveOut'
 import { MonthRing } from './MonthRing'
 import { RangeRuler } from './RangeRuler'
 import { Shares } from './Shares'
@@ -65,6 +66,7 @@ export function CharacterPart({ index, onGone }: Props) {
       if (one) list.splice(index + by, 0, one)
       return { ...before, characters: list }
     })
+  const profiles = <Profiles character={character} index={index} set={set} />
   return (
     <section aria-label={character.name || 'A new character'} className="grid gap-4">
       <div className="flex flex-wrap items-center gap-2">
@@ -82,9 +84,7 @@ export function CharacterPart({ index, onGone }: Props) {
             >
               <ArrowDown aria-hidden className="size-4" />
             </Button>
-            <Button
-              look="quiet"
-              className="inline-flex items-center gap-2"
+            <LeaveOut
               onClick={() => {
                 change((before) => ({
                   ...before,
@@ -92,9 +92,7 @@ export function CharacterPart({ index, onGone }: Props) {
                 }))
                 onGone()
               }}
-            >
-              <Trash2 aria-hidden className="size-4" /> Leave out
-            </Button>
+            />
           </div>
         )}
       </div>
@@ -131,33 +129,9 @@ export function CharacterPart({ index, onGone }: Props) {
           }
         />
       </fieldset>
-      <Profiles character={character} index={index} set={set} />
-      <div className="grid gap-4 rounded-plain border border-line bg-card p-4 md:grid-cols-[16rem_minmax(0,1fr)]">
-        <div>
-          <p className="font-semibold">Months</p>
-          <MonthRing months={character.months} disabled={readOnly} onChange={(months) => set({ months })} />
-          <Wrong text={wrong('months')} />
-        </div>
-        <div>
-          <p className="font-semibold">How far it can be trusted</p>
-          <Factor
-            label="Weight"
-            value={character.weight}
-            disabled={fixed}
-            wrong={wrong('weight')}
-            onChange={(weight) => set({ weight })}
-          />
-          <Factors
-            label="By school, where it differs"
-            codes={['field-marks', 'close-characters']}
-            values={character.schools ?? {}}
-            unlisted={character.weight}
-            disabled={fixed}
-            wrong={wrong('schools')}
-            onChange={(schools) => set({ schools })}
-          />
-        </div>
-      </div>
+      {!regional && profiles}
+      <Trust character={character} set={set} wrong={wrong} />
+      {regional && profiles}
       {hasStates(character.kind) ? (
         <StatesOf character={character} set={set} disabled={fixed} />
       ) : (
@@ -175,6 +149,46 @@ export function CharacterPart({ index, onGone }: Props) {
       )}
       <Details character={character} set={set} disabled={fixed} wrong={wrong} />
     </section>
+  )
+}
+
+type TrustProps = {
+  readonly character: CharacterFile
+  readonly set: (next: Partial<CharacterFile>) => void
+  readonly wrong: (...keys: string[]) => string | undefined
+}
+
+/** When a character can be read, and how far it can then be trusted. */
+function Trust({ character, set, wrong }: TrustProps) {
+  const { readOnly, regional } = useEditor()
+  const fixed = readOnly || regional
+  return (
+    <div className="grid gap-4 rounded-plain border border-line bg-card p-4 md:grid-cols-[16rem_minmax(0,1fr)]">
+      <div>
+        <p className="font-semibold">Months</p>
+        <MonthRing months={character.months} disabled={readOnly} onChange={(months) => set({ months })} />
+        <Wrong text={wrong('months')} />
+      </div>
+      <div>
+        <p className="font-semibold">How far it can be trusted</p>
+        <Factor
+          label="Weight"
+          value={character.weight}
+          disabled={fixed}
+          wrong={wrong('weight')}
+          onChange={(weight) => set({ weight })}
+        />
+        <Factors
+          label="By school, where it differs"
+          codes={['field-marks', 'close-characters']}
+          values={character.schools ?? {}}
+          unlisted={character.weight}
+          disabled={fixed}
+          wrong={wrong('schools')}
+          onChange={(schools) => set({ schools })}
+        />
+      </div>
+    </div>
   )
 }
 

@@ -1,7 +1,8 @@
-import { Plus, Trash2 } from 'lucide-react'
+import { Plus } from 'lucide-react'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { DrawHint } from './DrawHint'
+import { LeaveOut } from './LeaveOut'
 import { type CharacterFile, idOf, profileOf, replaced, type StateFile, sharesOf } from './sheetFile'
 
 type Props = {
@@ -48,11 +49,7 @@ export function StatesOf({ character, set, disabled }: Props) {
                 disabled={disabled}
                 onChange={(event) => setState(i, { name: event.target.value })}
               />
-              {!disabled && states.length > 2 && (
-                <Button look="quiet" aria-label={`Leave out ${state.name}`} onClick={() => without(state)}>
-                  <Trash2 aria-hidden className="size-4" />
-                </Button>
-              )}
+              {!disabled && states.length > 2 && <LeaveOut of={state.name} onClick={() => without(state)} />}
             </div>
             <DrawHint
               of={state.name}

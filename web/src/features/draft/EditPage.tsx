@@ -7,14 +7,16 @@ import type { Draft } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { counted, dayAndTime } from '../../ui/words'
+import { CautionsPart } from './CautionsPart'
 import { CharacterPart } from './CharacterPart'
 import { DraftKeeper, type Kept } from './draftKeeper'
 import { EffectsPart } from './EffectsPart'
 import { countIn, EditorContext, useEditor } from './editor'
-import { AboutPart, CautionsPart, GatePart } from './GroupPart'
+import { FunctionsPart } from './FunctionsPart'
+import { AboutPart, GatePart } from './GroupPart'
 import { MatrixIn } from './MatrixIn'
 import type { Part } from './parts'
-import { discard, draftQuery, sendChange } from './queries'
+import { discard, draftEnded, draftQuery, sendChange } from './queries'
 import { SeasonBeside } from './SeasonBeside'
 import { idOf, newCharacter } from './sheetFile'
 import { TaxaPart } from './TaxaPart'
@@ -70,7 +72,7 @@ function Editing({ fetched, part, onPart }: EditingProps) {
   const inOrder = kept.where === 'kept' && draft.refusals.length === 0
   const saved = async () => {
     keeper.forget()
-    await client.invalidateQueries() // lists, groups and versions all have a newer sheet now
+    await draftEnded(client, draft.id) // lists, groups and versions all have a newer sheet now
   }
   useUndoKey(() => !readOnly && keeper.undo())
   return (
@@ -99,6 +101,7 @@ function Editing({ fetched, part, onPart }: EditingProps) {
             {part === 'taxa' && <TaxaPart />}
             {part === 'gate' && <GatePart />}
             {part === 'cautions' && <CautionsPart />}
+            {part === 'functions' && <FunctionsPart />}
             {part === 'effects' && (
               <EffectsPart draft={draft} inOrder={inOrder} onSaved={saved} onGo={setPart} />
             )}
@@ -144,8 +147,8 @@ function Head({ kept, keeper }: { readonly kept: Kept; readonly keeper: DraftKee
   const throwAway = async () => {
     await discard(draft.id)
     keeper.forget()
-    await client.invalidateQueries({ queryKey: ['drafts'] })
     navigate(draft.groupId ? `/groups/${draft.groupId}/versions` : '/groups')
+    await draftEnded(client, draft.id)
   }
   return (
     <>
@@ -197,6 +200,12 @@ function Head({ kept, keeper }: { readonly kept: Kept; readonly keeper: DraftKee
           </span>
         )}
       </div>
+      {draft.regional && (
+        <Notice tone="plain">
+          Of a region you say how common its taxa are, on which ground, where they come from, and in which
+          months each character can be read. All else follows the original, and is changed there.
+        </Notice>
+      )}
       {draft.newest && (
         <Notice tone="waiting">
           A newer version of this sheet was saved since this draft was begun. Your draft is kept; what is
@@ -256,7 +265,8 @@ function Parts({ part, onChoose }: { readonly part: Part; readonly onChoose: (pa
         {one('about', 'The group', 'format', 'id', 'title', 'region', 'why', 'fallback')}
         {one('taxa', 'Taxa', 'taxa')}
         {one('gate', 'First look and gate', 'firstLook', 'gate')}
-        {one('cautions', 'Cautions and sources', 'cautions', 'sources', 'indices')}
+        {one('cautions', 'Cautions and sources', 'cautions', 'sources')}
+        {one('functions', 'Published functions', 'indices')}
       </ul>
       <p className="mt-2 px-2 font-semibold">{counted(sheet.characters.length, 'character')}</p>
       <ul>

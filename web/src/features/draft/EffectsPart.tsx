@@ -64,7 +64,10 @@ function InOrder({ draft, onSaved }: Pick<Props, 'draft' | 'onSaved'>) {
       {differences.isError && <Notice tone="wrong">{wordsOf(differences.error)}</Notice>}
       {draft.basedOn ? (
         <>
-          <h3 className="text-lg">In the sheet, against version {draft.basedOnVersion}</h3>
+          <h3 className="text-lg">
+            In the sheet, against version {draft.basedOnVersion}
+            {draft.regional && !draft.groupId && ' of its original'}
+          </h3>
           {differences.data && <Differences changes={differences.data} />}
           <h3 className="text-lg">For the calls on record</h3>
           <CallsOnRecord draft={draft} />
@@ -108,6 +111,7 @@ function CallsOnRecord({ draft }: { readonly draft: Draft }) {
       </div>
     )
   }
+  if (effects.total === 0) return <p>No call of this group is on record in your surveys.</p>
   const counts = Object.entries(effects.counts)
   return (
     <>
@@ -208,10 +212,7 @@ function Saving({ draft, onSaved }: Pick<Props, 'draft' | 'onSaved'>) {
         void save()
       }}
     >
-      <h3 className="text-lg">
-        Save as version{' '}
-        {draft.basedOnVersion === undefined || draft.basedOnVersion === null ? 1 : 'the next one'}
-      </h3>
+      <h3 className="text-lg">{draft.groupId ? 'Save the next version' : 'Save the first version'}</h3>
       <Field
         label="Why, for whoever reads the versions"
         value={note}

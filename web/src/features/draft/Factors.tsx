@@ -15,8 +15,8 @@ type FactorProps = {
 export function Factor({ label, value, most = 1, disabled, wrong, onChange }: FactorProps) {
   return (
     <div>
-      <div className="flex items-center gap-3">
-        <span aria-hidden className="w-32 shrink-0 leading-tight">
+      <div className="flex min-w-0 items-center gap-3">
+        <span aria-hidden className="w-28 shrink-0 leading-tight">
           {label}
         </span>
         <NumberBox label={label} value={value} disabled={disabled} onChange={onChange} />
@@ -26,14 +26,14 @@ export function Factor({ label, value, most = 1, disabled, wrong, onChange }: Fa
           step={0.01}
           disabled={disabled}
           onValueChange={([next = 0]) => onChange(next)}
-          className="relative flex h-11 w-40 touch-none items-center"
+          className="relative flex h-11 w-40 min-w-12 touch-none items-center"
         >
           <Slider.Track className="relative h-2 grow rounded-sm bg-line">
             <Slider.Range className="absolute h-2 rounded-sm bg-moss" />
           </Slider.Track>
           <Slider.Thumb
             aria-label={`${label}, by dragging`}
-            className="grid h-7 w-6 cursor-ew-resize place-items-center"
+            className="grid h-7 w-6 cursor-ew-resize place-items-center data-[disabled]:invisible"
           >
             <span className="block h-7 w-3 rounded-sm border-2 border-ink bg-card" />
           </Slider.Thumb>
@@ -59,7 +59,7 @@ type FactorsProps = {
 /** Numbers by code; one that is left as the unlisted ones are is not listed. */
 export function Factors({ label, codes, values, unlisted, most, disabled, wrong, onChange }: FactorsProps) {
   return (
-    <fieldset>
+    <fieldset className="min-w-0">
       <legend className="font-semibold">{label}</legend>
       {codes.map((code) => (
         <Factor

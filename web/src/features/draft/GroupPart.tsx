@@ -1,12 +1,13 @@
 import { useQuery } from '@tanstack/react-query'
-import { Plus, Trash2 } from 'lucide-react'
+import { Plus } from 'lucide-react'
 import { groupsQuery } from '../../api/groups'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { answerWords, TRAITS, traitWords } from '../group/firstLooks'
 import { useEditor, wrongIn } from './editor'
-import { type GateFile, idOf, ORGANS, replaced, TOPICS, wordsOf, ZONE_WORDS } from './sheetFile'
+import { LeaveOut } from './LeaveOut'
+import { type GateFile, idOf, ORGANS, replaced, wordsOf, ZONE_WORDS } from './sheetFile'
 import { Wrong } from './TaxaPart'
 
 const AREA = 'mt-1 block w-full rounded-plain border border-edge bg-card px-3 py-2 font-normal'
@@ -201,116 +202,12 @@ function GateForm({ item, index }: { readonly item: GateFile; readonly index: nu
         onChange={(group) => set({ otherwiseGroup: group === '' ? null : group })}
       />
       {!fixed && (
-        <Button
-          look="quiet"
-          className="inline-flex w-fit items-center gap-2"
+        <LeaveOut
           onClick={() =>
             change((before) => ({ ...before, gate: (before.gate ?? []).filter((_, i) => i !== index) }))
           }
-        >
-          <Trash2 aria-hidden className="size-4" /> Leave out
-        </Button>
+        />
       )}
     </fieldset>
-  )
-}
-
-/** Cautions and sources. */
-export function CautionsPart() {
-  const { sheet, refusals, readOnly, regional, change } = useEditor()
-  const fixed = readOnly || regional
-  const cautions = sheet.cautions ?? []
-  return (
-    <section aria-label="Cautions and sources" className="grid gap-4">
-      <h2 className="text-xl">Cautions</h2>
-      <p className="max-w-prose text-quiet">
-        Say what to be careful of and defer to local rules and licensed people; never a dose or a remedy.
-      </p>
-      <ul className="grid gap-3">
-        {cautions.map((caution, i) => (
-          <li
-            // biome-ignore lint/suspicious/noArrayIndexKey: a topic may stand twice until somebody says otherwise
-            key={i}
-            className="rounded-plain border border-line bg-card p-3"
-          >
-            <fieldset disabled={fixed} className="grid gap-3 md:grid-cols-[12rem_minmax(0,1fr)_auto]">
-              <Choice
-                label="Topic"
-                options={wordsOf(TOPICS)}
-                value={caution.topic}
-                onChange={(topic) =>
-                  change((before) => ({
-                    ...before,
-                    cautions: replaced(before.cautions ?? [], i, (one) => ({ ...one, topic })),
-                  }))
-                }
-              />
-              <label className="font-semibold">
-                What to be careful of
-                <textarea
-                  rows={2}
-                  value={caution.text}
-                  disabled={fixed}
-                  onChange={(event) =>
-                    change((before) => ({
-                      ...before,
-                      cautions: replaced(before.cautions ?? [], i, (one) => ({
-                        ...one,
-                        text: event.target.value,
-                      })),
-                    }))
-                  }
-                  className={AREA}
-                />
-                <Wrong text={wrongIn(refusals, `cautions[${i}]`)} />
-              </label>
-              {!fixed && (
-                <Button
-                  look="quiet"
-                  aria-label={`Leave out the caution on ${caution.topic}`}
-                  onClick={() =>
-                    change((before) => ({
-                      ...before,
-                      cautions: (before.cautions ?? []).filter((_, j) => j !== i),
-                    }))
-                  }
-                >
-                  <Trash2 aria-hidden className="size-4" />
-                </Button>
-              )}
-            </fieldset>
-          </li>
-        ))}
-      </ul>
-      {!fixed && (
-        <Button
-          className="inline-flex w-fit items-center gap-2"
-          onClick={() =>
-            change((before) => ({
-              ...before,
-              cautions: [...(before.cautions ?? []), { topic: 'legal', text: '' }],
-            }))
-          }
-        >
-          <Plus aria-hidden className="size-4" /> Another caution
-        </Button>
-      )}
-      <label className="font-semibold">
-        Sources, one a line: author, year, title, where
-        <textarea
-          rows={5}
-          value={sheet.sources.join('\n')}
-          disabled={fixed}
-          onChange={(event) =>
-            change((before) => ({
-              ...before,
-              sources: event.target.value.split('\n'),
-            }))
-          }
-          className={AREA}
-        />
-      </label>
-      <Wrong text={wrongIn(refusals, 'sources')} />
-    </section>
   )
 }

@@ -47,7 +47,7 @@ export function RangeRuler({ of, range, scale, disabled, onChange }: Props) {
           <Slider.Thumb
             key={limit}
             aria-label={`${of}: ${limit}`}
-            className="block h-9 w-3 cursor-ew-resize rounded-sm border-2 border-ink bg-card"
+            className="block h-9 w-3 cursor-ew-resize rounded-sm border-2 border-ink bg-card data-[disabled]:invisible"
           />
         ))}
       </Slider.Root>

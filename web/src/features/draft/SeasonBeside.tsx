@@ -118,16 +118,18 @@ function Year({ taxa, after, before, chosen, onChoose }: YearProps) {
                 aria-pressed={chosen === i + 1}
                 aria-label={`${name}: ${now} of 100${before ? `, before ${was}` : ''}`}
                 onClick={() => onChoose(i + 1)}
-                className="relative block h-full w-full border border-line bg-card aria-pressed:border-ink"
+                className="group flex h-full w-full flex-col"
               >
-                <span className="absolute inset-x-0 bottom-0 bg-moss" style={{ height: `${now}%` }} />
-                {before && (
-                  <span
-                    className="absolute inset-x-0 border-t-2 border-ink"
-                    style={{ bottom: `calc(${was}% - 1px)` }}
-                  />
-                )}
-                <span aria-hidden className="absolute inset-x-0 top-0 text-center text-xs">
+                <span className="relative block w-full grow border border-line bg-card group-aria-pressed:border-ink">
+                  <span className="absolute inset-x-0 bottom-0 bg-moss" style={{ height: `${now}%` }} />
+                  {before && (
+                    <span
+                      className="absolute inset-x-0 border-t-2 border-ink"
+                      style={{ bottom: `calc(${was}% - 1px)` }}
+                    />
+                  )}
+                </span>
+                <span aria-hidden className="text-center text-xs group-aria-pressed:font-bold">
                   {name.slice(0, 1)}
                 </span>
               </button>

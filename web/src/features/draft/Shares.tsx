@@ -46,7 +46,7 @@ export function Shares({ of, states, shares, disabled, onChange }: Props) {
           <Slider.Thumb
             key={states[i]?.id}
             aria-label={`${of}: between ${states[i]?.name} and ${states[i + 1]?.name}`}
-            className="block h-9 w-3 cursor-ew-resize rounded-sm border-2 border-ink bg-card"
+            className="block h-9 w-3 cursor-ew-resize rounded-sm border-2 border-ink bg-card data-[disabled]:invisible"
           />
         ))}
       </Slider.Root>

@@ -1,4 +1,4 @@
-import { Plus, Trash2 } from 'lucide-react'
+import { Plus } from 'lucide-react'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
@@ -6,6 +6,7 @@ import { Mark } from '../../ui/Mark'
 import { HABITATS } from '../../ui/words'
 import { useEditor, wrongIn } from './editor'
 import { Factor, Factors } from './Factors'
+import { LeaveOut } from './LeaveOut'
 import { type CharacterFile, idOf, replaced, type SheetFile, type TaxonFile } from './sheetFile'
 
 const options = (...words: string[]) => words.map((value) => ({ value, text: value }))
@@ -90,9 +91,8 @@ function TaxonForm({ taxon, index }: { readonly taxon: TaxonFile; readonly index
         <Mark candidate={index} standing="other" />
         <h3 className="text-lg">{taxon.commonName || 'a taxon without a name'}</h3>
         {!fixed && sheet.taxa.length > 1 && (
-          <Button
-            look="quiet"
-            className="ml-auto inline-flex items-center gap-2"
+          <LeaveOut
+            className="ml-auto"
             onClick={() =>
               change((before) => ({
                 ...before,
@@ -103,9 +103,7 @@ function TaxonForm({ taxon, index }: { readonly taxon: TaxonFile; readonly index
                 }),
               }))
             }
-          >
-            <Trash2 aria-hidden className="size-4" /> Leave out
-          </Button>
+          />
         )}
       </div>
       <div className="grid gap-3 md:grid-cols-3">

@@ -1,7 +1,7 @@
 import type { SheetFile } from './sheetFile'
 
 /** A part of the editor; a number is a character's place. */
-export type Part = 'about' | 'taxa' | 'gate' | 'cautions' | 'effects' | number
+export type Part = 'about' | 'taxa' | 'gate' | 'cautions' | 'functions' | 'effects' | number
 
 const CHARACTER = /^characters(?:\[(\d+)\]|\.([^.]+))(?:\.(.*))?$/
 const TAXON = /^taxa(?:\[(\d+)\]|\.([^.]+))(?:\.(.*))?$/
@@ -19,7 +19,8 @@ export function partOf(key: string, sheet: SheetFile): Part {
   }
   if (key.startsWith('taxa')) return 'taxa'
   if (key.startsWith('gate') || key.startsWith('firstLook')) return 'gate'
-  return /^(cautions|sources|indices)/.test(key) ? 'cautions' : 'about'
+  if (key.startsWith('indices')) return 'functions'
+  return /^(cautions|sources)/.test(key) ? 'cautions' : 'about'
 }
 
 /** A place of the sheet in words. */

@@ -1,4 +1,4 @@
-import { queryOptions } from '@tanstack/react-query'
+import { type QueryClient, queryOptions } from '@tanstack/react-query'
 import { api, dataOf } from '../../api/client'
 import { Away, failure } from '../../api/problem'
 import type { Draft, Effects } from '../../api/types'
@@ -35,6 +35,13 @@ export const draftSeasonQuery = (draftId: string, revision: number, stage: strin
       ),
     staleTime: Number.POSITIVE_INFINITY,
   })
+
+/** Fetches anew all that a draft's end changes, and nothing of the draft itself, which is no longer there. */
+export async function draftEnded(client: QueryClient, draftId: string): Promise<void> {
+  const own = (key: readonly unknown[]) => key[0] === 'drafts' && key[1] === draftId
+  client.removeQueries({ predicate: (query) => own(query.queryKey), type: 'inactive' })
+  await client.invalidateQueries({ predicate: (query) => !own(query.queryKey) })
+}
 
 /** Begins a draft; the answer is the one that is there in the end. */
 export async function begin(body: {

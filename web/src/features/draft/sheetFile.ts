@@ -10,7 +10,7 @@ export type SheetFile = {
   readonly firstLook?: Readonly<Record<string, readonly string[]>> | null
   readonly gate?: readonly GateFile[] | null
   readonly characters: readonly CharacterFile[]
-  readonly indices?: readonly unknown[] | null
+  readonly indices?: readonly FunctionFile[] | null
   readonly cautions?: readonly CautionFile[] | null
   readonly sources: readonly string[]
 }
@@ -37,6 +37,20 @@ export type GateFile = {
   readonly howTo: string
   readonly otherwise: string
   readonly otherwiseGroup?: string | null
+}
+
+/** A published function: the sum of coefficients times measures, and a constant. */
+export type FunctionFile = {
+  readonly id: string
+  readonly name: string
+  readonly source: string
+  /** to which a value above 0 points, and one below */
+  readonly taxa: readonly string[]
+  readonly terms: readonly { readonly character: string; readonly coefficient: number }[]
+  readonly constant: number
+  /** values so near to 0 decide nothing */
+  readonly undecided: number
+  readonly reading: string
 }
 
 export type CautionFile = { readonly topic: string; readonly text: string }

@@ -7,6 +7,7 @@ import { AnyOf } from '../../ui/AnyOf'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
+import { TextArea } from '../../ui/TextArea'
 import { HABITATS } from '../../ui/words'
 import { parsePosition, positionWords } from './position'
 import { sendPlot } from './queries'
@@ -125,16 +126,12 @@ export function PlotForm({ surveyId, plot, onDone }: Props) {
         <p className="font-semibold">Ground</p>
         <AnyOf label="Ground" options={HABITATS} values={habitat} onChange={setHabitat} />
       </div>
-      <label className="font-semibold">
-        Notes
-        <textarea
-          className="mt-1 block w-full rounded-plain border border-edge bg-card p-2 font-normal"
-          rows={2}
-          maxLength={4000}
-          value={notes}
-          onChange={(event) => setNotes(event.target.value)}
-        />
-      </label>
+      <TextArea
+        label="Notes"
+        maxLength={4000}
+        value={notes}
+        onChange={(event) => setNotes(event.target.value)}
+      />
       {kept ? (
         <div className="rounded-plain border-2 border-gold bg-card p-4">
           <h3 className="text-lg">Somebody changed this plot after you opened it</h3>

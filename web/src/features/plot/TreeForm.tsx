@@ -8,6 +8,7 @@ import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
+import { TextArea } from '../../ui/TextArea'
 import { HABITATS, ORIGINS, STAGES } from '../../ui/words'
 import { sendTree } from './queries'
 import { groupWords } from './standing'
@@ -136,16 +137,12 @@ export function TreeForm({ surveyId, plotId, tree, trees, taxa, groups, onDone }
         />
       )}
       {wrong('cloneOf') && <p className="text-rust-ink">{wrong('cloneOf')}</p>}
-      <label className="font-semibold">
-        Condition
-        <textarea
-          className="mt-1 block w-full rounded-plain border border-edge bg-card p-2 font-normal"
-          rows={2}
-          maxLength={2000}
-          value={body.conditionNotes}
-          onChange={(event) => put({ conditionNotes: event.target.value })}
-        />
-      </label>
+      <TextArea
+        label="Condition"
+        maxLength={2000}
+        value={body.conditionNotes}
+        onChange={(event) => put({ conditionNotes: event.target.value })}
+      />
       {kept && (
         <TwoVersions
           mine={body}

@@ -152,12 +152,17 @@ function PrintedReader({ reader, sheet }: { readonly reader: CaseReader; readonl
   )
 }
 
+const NONE_OF_THESE = { commonName: 'none of these', scientificName: '' }
+
 function Joint({ it, sheet }: Props) {
   if (!it.joint) return null
   const columns = [
     ...it.readings.map((reader) => ({
       name: reader.observer,
-      shares: reader.determination.figures.featuresAlone.shares.map((one) => one.posterior),
+      shares: [
+        ...reader.determination.figures.featuresAlone.shares.map((one) => one.posterior),
+        reader.determination.figures.featuresAlone.noneOfThese,
+      ],
     })),
     { name: 'together', shares: it.joint.featuresAlone.shares },
   ]
@@ -175,8 +180,8 @@ function Joint({ it, sheet }: Props) {
         </tr>
       </thead>
       <tbody>
-        {sheet.taxa.map((taxon, k) => (
-          <tr key={taxon.id} className="border-b border-line">
+        {[...sheet.taxa, NONE_OF_THESE].map((taxon, k) => (
+          <tr key={taxon.commonName} className="border-b border-line">
             <th scope="row" className="font-normal">
               {taxon.commonName} <span className="scientific">{taxon.scientificName}</span>
             </th>

@@ -28,7 +28,7 @@ function waysOf(it: ReviewCase): readonly Way[] {
             key: 'laboratory-result',
             outcome: 'laboratory-result' as const,
             words: 'The laboratory’s result',
-            told: 'What it found stands, whoever signed what.',
+            told: 'Its finding stands, whoever signed what.',
           },
         ]
       : []),
