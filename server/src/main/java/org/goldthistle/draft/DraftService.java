@@ -88,6 +88,7 @@ class DraftService {
      */
     @Transactional
     DraftDto begin(UUID id, NewDraft asked, SignedInObserver observer) {
+        oneAtATime(observer);
         Optional<Draft> there = drafts.findById(id);
         if (there.isPresent()) {
             return dto(own(there.get(), observer), observer);
@@ -105,6 +106,14 @@ class DraftService {
                                 + "\" was sent. Nothing was begun.");
         };
         return begun(id, beginning, observer);
+    }
+
+    /** What one observer begins on two pages at once happens one after the other. */
+    private void oneAtATime(SignedInObserver observer) {
+        jdbc.sql("select id from observer where id = ? for no key update")
+                .param(observer.id())
+                .query(UUID.class)
+                .single();
     }
 
     private DraftDto begun(UUID id, Draft.Beginning beginning, SignedInObserver observer) {
@@ -181,6 +190,7 @@ class DraftService {
                             + ". Nothing of it was taken; correct it and send it again.",
                     broken.refusals());
         }
+        oneAtATime(observer);
         if (!library.has(sheet.id())) {
             return begun(id, new Draft.Beginning(null, null, null, GroupSheetWriter.text(sheet)), observer);
         }

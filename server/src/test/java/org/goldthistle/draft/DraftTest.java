@@ -3,7 +3,10 @@ package org.goldthistle.draft;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.Stream;
 import org.goldthistle.Caller;
 import org.junit.jupiter.api.Test;
 
@@ -66,6 +69,26 @@ class DraftTest extends DraftCase {
                         .path("version")
                         .asInt())
                 .isEqualTo(1);
+    }
+
+    @Test
+    void one_who_begins_on_several_pages_at_once_has_one_draft() {
+        Caller nuthatch = signedIn("Nuthatch");
+        String version =
+                saved(nuthatch, copyOfLarches(nuthatch)).path("versionId").asText();
+        Map<String, Object> how = Map.of("from", "change", "versionId", version);
+
+        List<JsonNode> begun =
+                Stream.generate(() -> CompletableFuture.supplyAsync(() -> begin(nuthatch, how)))
+                        .limit(6)
+                        .toList()
+                        .stream()
+                        .map(CompletableFuture::join)
+                        .toList();
+
+        assertThat(begun)
+                .extracting(one -> one.path("id").asText())
+                .containsOnly(begun.get(0).path("id").asText());
     }
 
     @Test
