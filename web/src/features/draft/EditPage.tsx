@@ -1,24 +1,24 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { Plus, Undo2 } from 'lucide-react'
+import { Undo2 } from 'lucide-react'
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { wordsOf } from '../../api/problem'
 import type { Draft } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
-import { counted, dayAndTime } from '../../ui/words'
+import { dayAndTime } from '../../ui/words'
 import { CautionsPart } from './CautionsPart'
 import { CharacterPart } from './CharacterPart'
 import { DraftKeeper, type Kept } from './draftKeeper'
 import { EffectsPart } from './EffectsPart'
-import { countIn, EditorContext, useEditor } from './editor'
+import { EditorContext } from './editor'
 import { FunctionsPart } from './FunctionsPart'
 import { AboutPart, GatePart } from './GroupPart'
 import { MatrixIn } from './MatrixIn'
+import { Parts } from './Parts'
 import type { Part } from './parts'
 import { discard, draftEnded, draftQuery, sendChange } from './queries'
 import { SeasonBeside } from './SeasonBeside'
-import { idOf, newCharacter } from './sheetFile'
 import { TaxaPart } from './TaxaPart'
 
 const LOOK_AGAIN = 5000 // milliseconds
@@ -228,76 +228,5 @@ function Head({ kept, keeper }: { readonly kept: Kept; readonly keeper: DraftKee
         </Notice>
       )}
     </>
-  )
-}
-
-/** The parts of the sheet; those that hold something wrong are marked. */
-function Parts({ part, onChoose }: { readonly part: Part; readonly onChoose: (part: Part) => void }) {
-  const { sheet, refusals, readOnly, regional, change } = useEditor()
-  const one = (id: Part, text: string, ...places: string[]) => {
-    const wrong = countIn(refusals, ...places)
-    return (
-      <li key={id}>
-        <button
-          type="button"
-          aria-current={part === id ? 'true' : undefined}
-          onClick={() => onChoose(id)}
-          className="flex min-h-11 w-full items-center gap-2 rounded-plain border-l-4 border-transparent px-2 py-1 text-left leading-tight hover:bg-thistle-wash aria-[current]:border-thistle aria-[current]:bg-card aria-[current]:font-bold"
-        >
-          <span className="grow">{text}</span>
-          {wrong > 0 && (
-            <span className="figure rounded-full bg-rust px-2 text-sm text-card">
-              {wrong}
-              <span className="sr-only"> to put right</span>
-            </span>
-          )}
-        </button>
-      </li>
-    )
-  }
-  return (
-    <nav
-      aria-label="Parts of the sheet"
-      className="lg:sticky lg:top-0 lg:max-h-[calc(100dvh-6rem)] lg:overflow-y-auto"
-    >
-      <ul>
-        {one('effects', readOnly ? 'What would change' : 'What would change, and save')}
-        {one('about', 'The group', 'format', 'id', 'title', 'region', 'why', 'fallback')}
-        {one('taxa', 'Taxa', 'taxa')}
-        {one('gate', 'First look and gate', 'firstLook', 'gate')}
-        {one('cautions', 'Cautions and sources', 'cautions', 'sources')}
-        {one('functions', 'Published functions', 'indices')}
-      </ul>
-      <p className="mt-2 px-2 font-semibold">{counted(sheet.characters.length, 'character')}</p>
-      <ul>
-        {sheet.characters.map((character, i) =>
-          one(i, character.name || 'A new character', `characters[${i}]`, `characters.${character.id}`),
-        )}
-      </ul>
-      {!readOnly && !regional && (
-        <Button
-          look="quiet"
-          className="inline-flex items-center gap-2"
-          onClick={() => {
-            change((before) => ({
-              ...before,
-              characters: [
-                ...before.characters,
-                newCharacter(
-                  idOf(
-                    'character',
-                    before.characters.map((other) => other.id),
-                  ),
-                  before.taxa,
-                ),
-              ],
-            }))
-            onChoose(sheet.characters.length)
-          }}
-        >
-          <Plus aria-hidden className="size-4" /> Another character
-        </Button>
-      )}
-    </nav>
   )
 }

@@ -26,7 +26,7 @@ export function Factor({ label, value, most = 1, disabled, wrong, onChange }: Fa
           step={0.01}
           disabled={disabled}
           onValueChange={([next = 0]) => onChange(next)}
-          className="relative flex h-11 w-40 min-w-12 touch-none items-center"
+          className="relative flex h-11 max-w-40 min-w-12 flex-1 touch-none items-center"
         >
           <Slider.Track className="relative h-2 grow rounded-sm bg-line">
             <Slider.Range className="absolute h-2 rounded-sm bg-moss" />
