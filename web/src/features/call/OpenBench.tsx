@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { wordsOf } from '../../api/problem'
 import type { Bench, Sheet } from '../../api/types'
@@ -193,14 +193,20 @@ function NewerSheet({ bench, sheet, newer }: NewerProps) {
   )
 }
 
-/** Said only after a moment, so that nothing flashes while the server answers at once. */
+const A_MOMENT = 400 // milliseconds; a server that answers at once takes less
+
+/** Said only after a moment: while the server answers at once nothing flashes, and nothing of the page moves. */
 function Waiting({ count }: { readonly count: number }) {
+  const [late, setLate] = useState(false)
+  useEffect(() => {
+    const timer = window.setTimeout(() => setLate(true), A_MOMENT)
+    return () => window.clearTimeout(timer)
+  }, [])
+  if (!late) return null
   return (
-    <div className="delayed">
-      <Notice tone="waiting">
-        {counted(count, 'entry').replace('entrys', 'entries')} not sent yet: kept in this browser, and sent as
-        soon as the server answers.
-      </Notice>
-    </div>
+    <Notice tone="waiting">
+      {counted(count, 'entry').replace('entrys', 'entries')} not sent yet: kept in this browser, and sent as
+      soon as the server answers.
+    </Notice>
   )
 }
