@@ -191,7 +191,7 @@ class Desk {
                 lacking,
                 tree.rules(),
                 call.hasReadWoundingCaution(),
-                readings.findByCallIdInOrderByEntryOrder(id),
+                readings.findStanding(id),
                 gates.findByCallIdInOrderByEntryOrder(id),
                 photos.findKept(id));
     }
