@@ -1,6 +1,5 @@
 package org.goldthistle.call;
 
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -70,11 +69,6 @@ record CallInHand(
                 .filter(entry -> entry.mark() != GateEntry.Mark.TAKEN_BACK)
                 .map(entry -> new GateMark(entry.itemId(), entry.mark() == GateEntry.Mark.FITS))
                 .toList();
-    }
-
-    /** When something was last entered; empty: nothing was. */
-    Optional<Instant> lastEntered() {
-        return entries.stream().map(ReadingEntry::recordedAt).max(Comparator.naturalOrder());
     }
 
     Evidence evidence() {
