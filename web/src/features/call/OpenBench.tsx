@@ -1,11 +1,12 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { wordsOf } from '../../api/problem'
 import type { Bench, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { useKeys } from '../../ui/useKeys'
+import { useLate } from '../../ui/useLate'
 import { useNarrow } from '../../ui/useNarrow'
 import { counted } from '../../ui/words'
 import { BenchReview } from '../review/BenchReview'
@@ -193,15 +194,9 @@ function NewerSheet({ bench, sheet, newer }: NewerProps) {
   )
 }
 
-const A_MOMENT = 400 // milliseconds; a server that answers at once takes less
-
 /** Said only after a moment: while the server answers at once nothing flashes, and nothing of the page moves. */
 function Waiting({ count }: { readonly count: number }) {
-  const [late, setLate] = useState(false)
-  useEffect(() => {
-    const timer = window.setTimeout(() => setLate(true), A_MOMENT)
-    return () => window.clearTimeout(timer)
-  }, [])
+  const late = useLate()
   if (!late) return null
   return (
     <Notice tone="waiting">

@@ -1,7 +1,8 @@
 import { Binoculars, Hand, Search, Slice, TreeDeciduous, TriangleAlert } from 'lucide-react'
-import { useEffect, useRef, useState } from 'react'
+import { type ReactNode, useEffect, useRef, useState } from 'react'
 import type { Bench, Character, Sheet } from '../../api/types'
 import { Seeds } from '../../ui/Seeds'
+import { useLate } from '../../ui/useLate'
 import { monthRuns, points } from '../../ui/words'
 import { type Entry, wordsOfReading } from './entries'
 import { gateId, isForbidden } from './inHand'
@@ -213,19 +214,28 @@ function CheckRow({ bench, character, entry, why, current, onChoose }: RowProps)
   )
 }
 
+function NotSent({ words, current }: { readonly words: string; readonly current: boolean }) {
+  return <span className={`text-sm font-bold ${current ? '' : 'text-rust-ink'}`}>{words}</span>
+}
+
+/** What the check was worth before stays until the server is slow to answer. */
+function Unsent({ before, current }: { readonly before: ReactNode; readonly current: boolean }) {
+  const late = useLate()
+  return late ? <NotSent words="unsent" current={current} /> : before
+}
+
 type AsideProps = Pick<RowProps, 'bench' | 'character' | 'entry' | 'current'>
 
 /** What a check is worth, or what it would bring and cost. */
 function Aside({ bench, character, entry, current }: AsideProps) {
-  if (entry?.unsent) {
-    const text = entry.unsent.refused ? 'refused' : 'unsent'
-    return <span className={`delayed text-sm font-bold ${current ? '' : 'text-rust-ink'}`}>{text}</span>
-  }
+  if (entry?.unsent?.refused) return <NotSent words="refused" current={current} />
   const worth = decidingBalance(bench).points.find((one) => one.character === character.id)?.points
-  if (worth !== undefined) {
-    const tone = worth < 0 ? 'text-rust-ink' : 'text-gold-ink'
-    return <span className={`figure shrink-0 font-bold ${current ? '' : tone}`}>{points(worth)}</span>
-  }
+  const tone = worth !== undefined && worth < 0 ? 'text-rust-ink' : 'text-gold-ink'
+  const before = worth !== undefined && (
+    <span className={`figure shrink-0 font-bold ${current ? '' : tone}`}>{points(worth)}</span>
+  )
+  if (entry?.unsent) return <Unsent before={before} current={current} />
+  if (before) return before
   if (entry) return null
   const seeds = bench.suggested.find((one) => one.character === character.id)?.seeds
   return (
