@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { wordsOf } from '../../api/problem'
 import type { Bench, Sheet } from '../../api/types'
@@ -36,6 +36,7 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
   // in a state of its own, since a key may follow faster than an address changes
   const [chosen, setChosen] = useState(search.get('check'))
   const [outcome, setOutcome] = useState<Outcome>()
+  const [wanted, setWanted] = useState<Outcome>()
   const [keysShown, setKeysShown] = useState(false)
   const work = useWork(bench)
   const beam = useBeamView(bench)
@@ -43,6 +44,13 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
   const inHand = inHandOf(bench, sheet, work, chosen)
   const next = bench.suggested.find((one) => !work.entries.has(one.character))
   const waiting = work.unsent.filter((one) => !one.refused).length
+  const slow = useLate(waiting > 0)
+  // what was entered just before is weighed first, so that the sentence to sign holds it; a slow server is not waited for
+  useEffect(() => {
+    if (wanted === undefined || (waiting > 0 && !slow)) return
+    if (waiting === 0) setOutcome(wanted)
+    setWanted(undefined)
+  }, [wanted, waiting, slow])
   const takeUp = (id: string) => {
     setChosen(id)
     setSearch({ check: id }, { replace: true })
@@ -68,7 +76,7 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
     r: beam.nextRival,
     b: beam.nextSchool,
     z: work.undo,
-    g: () => waiting === 0 && setOutcome('taxon'),
+    g: () => setWanted('taxon'),
     s: sideBySide,
     c: cover.toggle,
     '?': () => setKeysShown(true),
@@ -77,7 +85,7 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
   return (
     <main className="flex min-h-0 flex-1 flex-col" data-unsent={waiting}>
       <ContextBar bench={bench} sheet={sheet} />
-      <Notices bench={bench} sheet={sheet} waiting={waiting} />
+      <Notices bench={bench} sheet={sheet} waiting={slow ? waiting : 0} />
       <div className="grid flex-1 lg:min-h-0 lg:grid-cols-[19.5rem_minmax(0,1fr)_22rem] lg:grid-rows-1">
         {(!narrow || part === 'path') && (
           <Path
@@ -135,9 +143,10 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
               <SignPanel
                 bench={bench}
                 sheet={sheet}
-                waiting={waiting}
+                disabled={slow}
                 outcome={outcome}
-                onOutcome={setOutcome}
+                onSign={setWanted}
+                onClose={() => setOutcome(undefined)}
               />
             </div>
           </aside>
@@ -194,10 +203,7 @@ function NewerSheet({ bench, sheet, newer }: NewerProps) {
   )
 }
 
-/** Said only after a moment: while the server answers at once nothing flashes, and nothing of the page moves. */
 function Waiting({ count }: { readonly count: number }) {
-  const late = useLate()
-  if (!late) return null
   return (
     <Notice tone="waiting">
       {counted(count, 'entry').replace('entrys', 'entries')} not sent yet: kept in this browser, and sent as

@@ -7,10 +7,12 @@ import { type Outcome, SignForm } from './SignForm'
 type Props = {
   readonly bench: Bench
   readonly sheet: GroupSheet
-  readonly waiting: number
+  /** While something that was entered is not weighed yet. */
+  readonly disabled: boolean
   /** What is being signed; undefined: nothing. */
   readonly outcome: Outcome | undefined
-  readonly onOutcome: (outcome: Outcome | undefined) => void
+  readonly onSign: (outcome: Outcome) => void
+  readonly onClose: () => void
 }
 
 const TITLES: Readonly<Record<Outcome, string>> = {
@@ -27,7 +29,7 @@ const OTHERS = [
 ] as const
 
 /** What can be signed: the lead, a date to come back, a sample for the laboratory, or the group. */
-export function SignPanel({ bench, sheet, waiting, outcome, onOutcome }: Props) {
+export function SignPanel({ bench, sheet, disabled, outcome, onSign, onClose }: Props) {
   const { judgement } = bench
   const lead = taxonName(sheet, decidingBalance(bench).lead)
   const short = judgement.pointsShort > 0 ? `, still ${judgement.pointsShort.toFixed(1)} points short` : ''
@@ -35,8 +37,8 @@ export function SignPanel({ bench, sheet, waiting, outcome, onOutcome }: Props) 
     <div className="grid gap-2">
       <Button
         look={judgement.verdict === 'signable' ? 'main' : 'plain'}
-        disabled={waiting > 0}
-        onClick={() => onOutcome('taxon')}
+        disabled={disabled}
+        onClick={() => onSign('taxon')}
       >
         {`Sign ${lead}${short}`}
       </Button>
@@ -46,8 +48,8 @@ export function SignPanel({ bench, sheet, waiting, outcome, onOutcome }: Props) 
             <Button
               key={other}
               className="whitespace-nowrap px-1! text-sm"
-              disabled={waiting > 0}
-              onClick={() => onOutcome(other)}
+              disabled={disabled}
+              onClick={() => onSign(other)}
             >
               {words}
             </Button>
@@ -57,11 +59,9 @@ export function SignPanel({ bench, sheet, waiting, outcome, onOutcome }: Props) 
       <Sheet
         title={outcome ? TITLES[outcome] : ''}
         open={outcome !== undefined}
-        onOpenChange={(stays) => !stays && onOutcome(undefined)}
+        onOpenChange={(stays) => !stays && onClose()}
       >
-        {outcome && (
-          <SignForm bench={bench} sheet={sheet} outcome={outcome} onDone={() => onOutcome(undefined)} />
-        )}
+        {outcome && <SignForm bench={bench} sheet={sheet} outcome={outcome} onDone={onClose} />}
       </Sheet>
     </div>
   )
