@@ -100,10 +100,10 @@ describe('places', () => {
     expect(placeWords('gate[1].howTo', sheet)).toBe('gate 2, how to')
     expect(placeWords('fallback.commonName', sheet)).toBe('what is recorded otherwise, common name')
     expect(
-      ['characters[0].id', 'taxa.abundance', 'firstLook.bud', 'sources', 'title'].map((key) =>
-        partOf(key, sheet),
+      ['characters[0].id', 'taxa.abundance', 'firstLook.bud', 'sources', 'indices[0].name', 'title'].map(
+        (key) => partOf(key, sheet),
       ),
-    ).toEqual([0, 'taxa', 'gate', 'cautions', 'about'])
+    ).toEqual([0, 'taxa', 'gate', 'cautions', 'functions', 'about'])
   })
 })
 

@@ -1,6 +1,7 @@
 package org.goldthistle.e2e;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 
@@ -100,7 +101,9 @@ class Screenshots extends BrowserTest {
         shoot(lead, "season");
         lead.navigate("/groups/limes/versions");
         lead.getByText("Edit this sheet").click();
-        lead.getByLabel("Parts of the sheet").getByText("Hairs on this year").click();
+        lead.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Hairs on this year"))
+                .first()
+                .click();
         lead.getByLabel("Month of the visit").selectOption("September");
         lead.getByLabel("Weight", new Page.GetByLabelOptions().setExact(true)).fill("0.3");
         lead.getByText("Kept.").waitFor();
