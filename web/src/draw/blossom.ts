@@ -3,6 +3,7 @@ import { edgeOf } from './leaf'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { ellipse, Sketch } from './sketch'
+import { smallLeaf } from './smallleaf'
 
 const STYLES = ['one', 'mostly-one', 'mixed', 'two'] as const
 const FLOWERS = ['heads', 'green-four', 'green-five'] as const
@@ -102,13 +103,13 @@ export function blossom(read: Reader): Picture {
       petals(sketch, at, 15, 4, 'paper')
       sketch.dot(at, 2.6, 'ink')
     }
-    for (const side of [-1, 1]) leafAt(sketch, [100, 152], side * 1.25, 78)
+    for (const side of [-1, 1]) smallLeaf(sketch, [100, 152], side * 1.25, 78, 0)
     return sketch.picture()
   }
   const parts = form === 'green-four' ? 4 : 5
   sketch.line(curve(points('30,198 60,120 64,10'), 6), { width: 6, start: 1, end: 0.6 })
-  leafAt(sketch, [57, 120], 1.2, 96)
-  leafAt(sketch, [62, 50], -1.0, 60)
+  smallLeaf(sketch, [57, 120], 1.2, 96, 0)
+  smallLeaf(sketch, [62, 50], -1.0, 60, 0)
   const count = form === 'green-four' ? 7 : 3
   for (let i = 0; i < count; i++) {
     const angle = 0.5 + (i * 1.9) / Math.max(1, count - 1)
@@ -120,21 +121,6 @@ export function blossom(read: Reader): Picture {
   petals(sketch, big, 40, parts, 'green')
   sketch.shape(ellipse(big, 11, 11), 'paper', 1.8).dot(big, 4, 'ink')
   return sketch.picture()
-}
-
-function leafAt(sketch: Sketch, at: Point, angle: number, length: number): void {
-  const blade = {
-    ratio: 1.8,
-    widest: 0.5,
-    base: 'tapered',
-    tip: 'pointed',
-    margin: 'entire',
-    teeth: 10,
-  } as const
-  const to = placed([[0, -0.14]], at, length, angle)[0] ?? at
-  const onto = (line: readonly Point[]) => placed(line, to, length, angle)
-  sketch.shape(onto(edgeOf(blade, 5).filter((_, i) => i % 4 === 0)), 'leaf', 1.9)
-  sketch.line([at, ...onto(points('0,0 0,-0.5 0,-0.95'))], { width: 2.2, start: 1, end: 0.3 })
 }
 
 /** A flower bunch on its long wing among leaves; stance: which way it points. */
@@ -233,8 +219,8 @@ export function catkin(read: Reader): Picture {
   ] as const) {
     const at: Point = [98 + side * 2, y]
     if (leaves === 'open') {
-      leafAt(sketch, at, side * 0.9, 44)
-      leafAt(sketch, at, side * 1.5, 34)
+      smallLeaf(sketch, at, side * 0.9, 44, 0)
+      smallLeaf(sketch, at, side * 1.5, 34, 0)
     } else if (leaves === 'splitting') {
       sketch.shape(
         placed(curve(points('0,0 0.3,-0.4 0.05,-1 -0.26,-0.4 0,0'), 4), at, 22, side * 0.6),

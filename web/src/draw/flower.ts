@@ -1,8 +1,8 @@
-import { beside, curve, type Point, placed, placesOn, points } from './geometry'
-import { edgeOf } from './leaf'
+import { beside, curve, type Point, placesOn, points } from './geometry'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { Sketch } from './sketch'
+import { smallLeaf } from './smallleaf'
 
 const FORMS = ['hanging', 'spreading', 'axil'] as const
 
@@ -29,9 +29,9 @@ function spike(sketch: Sketch, hangs: boolean): void {
     ),
     { width: 7, start: 1, end: 0.6 },
   )
-  leafAt(sketch, [56, 52 + y], -0.5, 56)
-  if (hangs) leafAt(sketch, [86, 47], 1.3, 54)
-  else leafAt(sketch, [74, 48 + y], 2.4, 56)
+  smallLeaf(sketch, [56, 52 + y], -0.5, 56)
+  if (hangs) smallLeaf(sketch, [86, 47], 1.3, 54)
+  else smallLeaf(sketch, [74, 48 + y], 2.4, 56)
   const axis = hangs
     ? curve(points('88,46 112,58 122,100 120,150 124,192'), 6)
     : curve(
@@ -76,7 +76,7 @@ function axils(sketch: Sketch): void {
     [72, 1],
     [34, -1],
   ] as const) {
-    leafAt(sketch, [100, y], side * 1.05, 76)
+    smallLeaf(sketch, [100, y], side * 1.05, 74)
     for (const lean of [-8, 6]) {
       const at: Point = [100 + side * (24 + Math.abs(lean)), y + 12 + lean]
       sketch.line(curve([[100, y + 1], [100 + side * 12, y + 10], at], 4), { width: 1.6, start: 1, end: 0.8 })
@@ -84,37 +84,4 @@ function axils(sketch: Sketch): void {
     }
   }
   sketch.line(axis, { width: 6, start: 1, end: 0.5 })
-}
-
-/** A small leaf on a short stalk; angle in radians from straight up, clockwise. */
-function leafAt(sketch: Sketch, at: Point, angle: number, length: number): void {
-  const blade = {
-    ratio: 1.9,
-    widest: 0.52,
-    base: 'tapered',
-    tip: 'pointed',
-    margin: 'entire',
-    teeth: 10,
-  } as const
-  const to = placed([[0, -0.14]], at, length, angle)[0] ?? at
-  const onto = (line: readonly Point[]) => placed(line, to, length, angle)
-  sketch.shape(onto(edgeOf(blade, 5).filter((_, i) => i % 3 === 0)), 'leaf', 1.9)
-  for (const y of [-0.25, -0.45, -0.62]) {
-    for (const side of [-1, 1]) {
-      sketch.line(
-        onto(
-          curve(
-            [
-              [0, y],
-              [side * 0.09, y - 0.08],
-              [side * 0.17, y - 0.2],
-            ],
-            2,
-          ),
-        ),
-        { width: 0.9 },
-      )
-    }
-  }
-  sketch.line([at, ...onto(points('0,0 0,-0.5 0,-0.95'))], { width: 2.2, start: 1, end: 0.3 })
 }

@@ -3,6 +3,7 @@ import { edgeOf, halfEdge, sideVeins } from './leaf'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { ellipse, Sketch } from './sketch'
+import { smallLeaf } from './smallleaf'
 
 const ARRANGEMENT = ['alternate', 'opposite', 'slipped'] as const
 const HAIRS = ['none', 'ordinary', 'two-armed', 'stiff-rust'] as const
@@ -16,36 +17,37 @@ const BLADE = {
   teeth: 10,
 } as const
 
-/** A leaf on a stalk; angle in radians from straight up, clockwise. */
-function leafAt(sketch: Sketch, at: Point, angle: number, length: number): void {
-  const to = placed([[0, -0.14]], at, length, angle)[0] ?? at
-  const onto = (line: readonly Point[]) => placed(line, to, length, angle)
-  sketch.shape(onto(edgeOf(BLADE, 5).filter((_, i) => i % 3 === 0)), 'leaf', 2)
-  for (const y of [-0.3, -0.55]) {
-    for (const side of [-1, 1])
-      sketch.line(
-        onto([
-          [0, y],
-          [side * 0.12, y - 0.12],
-          [side * 0.19, y - 0.22],
-        ]),
-        { width: 1 },
-      )
-  }
-  sketch.line([at, ...onto(points('0,0 0,-0.5 0,-0.95'))], { width: 2.4, start: 1, end: 0.3 })
-}
-
 /** A long shoot; arrangement: of its leaves. */
 export function arrangement(read: Reader): Picture {
   const how = read.word('arrangement', ARRANGEMENT)
   read.done()
   const sketch = new Sketch()
   const leaves: Readonly<Record<(typeof ARRANGEMENT)[number], readonly (readonly [number, number])[]>> = {
-    opposite: points('164,1 164,-1 108,1 108,-1 54,1 54,-1'),
-    slipped: points('170,1 158,-1 114,1 99,-1 58,1 48,-1'),
-    alternate: points('172,1 140,-1 108,1 76,-1 46,1'),
+    opposite: [
+      [164, 1],
+      [164, -1],
+      [108, 1],
+      [108, -1],
+      [54, 1],
+      [54, -1],
+    ],
+    slipped: [
+      [170, 1],
+      [158, -1],
+      [114, 1],
+      [99, -1],
+      [58, 1],
+      [48, -1],
+    ],
+    alternate: [
+      [172, 1],
+      [140, -1],
+      [108, 1],
+      [76, -1],
+      [46, 1],
+    ],
   }
-  for (const [y, side] of leaves[how]) leafAt(sketch, [100, y], side * 1.2, 78)
+  for (const [y, side] of leaves[how]) smallLeaf(sketch, [100, y], side * 1.2, 78, 2)
   return sketch.line(curve(points('99,200 101,130 100,14'), 6), { width: 7, start: 1, end: 0.5 }).picture()
 }
 
@@ -119,7 +121,7 @@ export function stipules(read: Reader): Picture {
   const size = read.word('size', STIPULES)
   read.done()
   const sketch = new Sketch()
-  leafAt(sketch, [104, 108], 0.8, 104)
+  smallLeaf(sketch, [104, 108], 0.8, 104, 2)
   if (size !== 'none') {
     const scale = size === 'large' ? 50 : 27
     for (const [side, turn] of [

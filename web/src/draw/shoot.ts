@@ -1,8 +1,8 @@
 import { curve, type Point, placed, points } from './geometry'
-import { edgeOf } from './leaf'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { Sketch } from './sketch'
+import { smallLeaf } from './smallleaf'
 
 const STAGE = ['closed', 'breaking', 'full'] as const
 
@@ -21,13 +21,13 @@ export function shoot(read: Reader): Picture {
   for (const [at, side] of nodes) {
     if (stage === 'closed') smallBud(sketch, at, side * 0.5, 26)
     else if (stage === 'breaking') opening(sketch, at, side * 0.62)
-    else flatLeaf(sketch, at, side * 1.15, 74)
+    else smallLeaf(sketch, at, side * 1.15, 74)
   }
   if (stage === 'closed') smallBud(sketch, [101, 56], 0, 36)
   else if (stage === 'breaking') opening(sketch, [101, 58], 0)
   else {
-    flatLeaf(sketch, [100, 60], -0.75, 62)
-    flatLeaf(sketch, [101, 58], 0.35, 56)
+    smallLeaf(sketch, [100, 60], -0.75, 62)
+    smallLeaf(sketch, [101, 58], 0.35, 56)
   }
   return sketch.picture()
 }
@@ -62,36 +62,4 @@ function opening(sketch: Sketch, at: Point, angle: number): void {
     )
     sketch.shape(placed(scale, at, 44, angle), 'wood', 1.6)
   }
-}
-
-function flatLeaf(sketch: Sketch, at: Point, angle: number, length: number): void {
-  const blade = {
-    ratio: 1.9,
-    widest: 0.5,
-    base: 'tapered',
-    tip: 'pointed',
-    margin: 'entire',
-    teeth: 10,
-  } as const
-  const to = placed([[0, -0.16]], at, length, angle)[0] ?? at
-  const onto = (line: readonly Point[]) => placed(line, to, length, angle)
-  sketch.shape(onto(edgeOf(blade, 3).filter((_, i) => i % 3 === 0)), 'leaf', 2)
-  for (const y of [-0.22, -0.4, -0.58]) {
-    for (const side of [-1, 1]) {
-      sketch.line(
-        onto(
-          curve(
-            [
-              [0, y],
-              [side * 0.1, y - 0.09],
-              [side * 0.18, y - 0.2],
-            ],
-            2,
-          ),
-        ),
-        { width: 1, start: 0.9, end: 0.3 },
-      )
-    }
-  }
-  sketch.line([at, ...onto(points('0,0 0,-0.5 0,-0.96'))], { width: 2.4, start: 1, end: 0.25 })
 }

@@ -78,20 +78,7 @@ function orange(sketch: Sketch): void {
     ]
     sketch.shape(curve([at(5, 0), at(31, -0.3), at(33, 0), at(31, 0.3), at(5, 0)], 3), 'orange', 1.2)
   }
-  for (const [x, y] of points('96,96 108,86')) {
-    sketch.line(
-      curve(
-        [
-          [x, y],
-          [x - 5, y - 9],
-          [x + 2, y - 17],
-          [x - 3, y - 26],
-        ],
-        4,
-      ),
-      { width: 1.8 },
-    )
-  }
+  waft(sketch, '96,96 108,86')
 }
 
 /** A patch where the skin is off. */
@@ -126,18 +113,18 @@ function almond(sketch: Sketch): void {
       { width: 1.3, role: 'ink' },
     )
   }
-  for (const [x, y] of points('92,92 101,84 110,76')) {
-    sketch.line(
-      curve(
-        [
-          [x, y],
-          [x - 5, y - 9],
-          [x + 2, y - 17],
-          [x - 3, y - 26],
-        ],
-        5,
-      ),
-      { width: 1.8 },
-    )
+  waft(sketch, '92,92 101,84 110,76')
+}
+
+/** Thin wavy lines that rise from some places. */
+function waft(sketch: Sketch, from: string): void {
+  for (const [x, y] of points(from)) {
+    const line: readonly Point[] = [
+      [x, y],
+      [x - 5, y - 9],
+      [x + 2, y - 17],
+      [x - 3, y - 26],
+    ]
+    sketch.line(curve(line, 5), { width: 1.8 })
   }
 }
