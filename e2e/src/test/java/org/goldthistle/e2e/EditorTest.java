@@ -44,11 +44,19 @@ class EditorTest extends BrowserTest {
         assertThat(january).hasAttribute("aria-pressed", "false");
         assertAccessible(nuthatch);
 
+        part(nuthatch, "Published functions");
+        nuthatch.getByText("Another function").click();
+        nuthatch.getByLabel("Its name").fill("Leaf and flowers");
+        nuthatch.getByLabel("Published in").fill("worked out in this district");
+        assertThat(kept(nuthatch)).containsText("Kept.", PATIENTLY);
+        assertAccessible(nuthatch);
+
         part(nuthatch, "What would change");
         Locator effects = nuthatch.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What would change"));
         assertThat(effects).containsText("were read again", PATIENTLY);
         assertThat(effects).containsText("weight: 0.7");
         assertThat(effects).containsText("months: all year");
+        assertThat(effects).containsText("Leaf and flowers");
         assertAccessible(nuthatch);
         nuthatch.getByLabel("Why, for whoever").fill("Twigs weather bald by midwinter.");
         nuthatch.getByText("Save this version").click();

@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.Media;
+import com.microsoft.playwright.options.SelectOption;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.UUID;
@@ -130,6 +131,31 @@ class ReviewTest extends BrowserTest {
         nuthatch.getByText("Decide", new Page.GetByTextOptions().setExact(true)).click();
         assertThat(nuthatch.getByRole(AriaRole.REGION, named("What stands")))
                 .containsText("Nuthatch recorded the group");
+    }
+
+    @Test
+    void what_the_laboratory_found_stands_with_its_report() {
+        Page nuthatch = signedIn("Nuthatch");
+        nuthatch.navigate("/review");
+        nuthatch.getByText("all open").click();
+        nuthatch.getByRole(AriaRole.REGION, named("Cases"))
+                .getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("the laboratory"))
+                .getByRole(AriaRole.LINK)
+                .first()
+                .click();
+
+        nuthatch.getByText("The laboratory’s result").click();
+        assertThat(nuthatch.getByText("Choose what it found")).isVisible();
+        nuthatch.getByLabel("It found").selectOption(new SelectOption().setIndex(2));
+        assertThat(nuthatch.getByText("Write which report says so.")).isVisible();
+        nuthatch.getByLabel("Its report").fill("Report 12 of the seed laboratory");
+        assertAccessible(nuthatch);
+        nuthatch.getByText("Decide", new Page.GetByTextOptions().setExact(true)).click();
+
+        assertThat(nuthatch.getByRole(AriaRole.REGION, named("What stands")))
+                .containsText("Report 12 of the seed laboratory");
+        assertThat(nuthatch.getByText("named by the laboratory").first()).isVisible();
     }
 
     @Test
