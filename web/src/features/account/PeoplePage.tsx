@@ -165,13 +165,17 @@ function PersonRow({ person, onLink }: { readonly person: Person; readonly onLin
         <Button onClick={() => reset.mutate()} disabled={reset.isPending}>
           New passphrase …
         </Button>
-        <Button
-          className={`w-32 ${self ? 'invisible max-sm:hidden' : ''}`}
-          onClick={() => disable.mutate(!person.disabledAt)}
-          disabled={self || disable.isPending}
-        >
-          {person.disabledAt ? 'Let in again' : 'Keep out'}
-        </Button>
+        {self ? (
+          <span aria-hidden className="w-32 max-sm:hidden" />
+        ) : (
+          <Button
+            className="w-32"
+            onClick={() => disable.mutate(!person.disabledAt)}
+            disabled={disable.isPending}
+          >
+            {person.disabledAt ? 'Let in again' : 'Keep out'}
+          </Button>
+        )}
       </div>
       {error && <Notice tone="wrong">{wordsOf(error)}</Notice>}
     </div>

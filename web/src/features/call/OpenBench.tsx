@@ -36,7 +36,7 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
   // in a state of its own, since a key may follow faster than an address changes
   const [chosen, setChosen] = useState(search.get('check'))
   const [outcome, setOutcome] = useState<Outcome>()
-  const [wanted, setWanted] = useState<Outcome>()
+  const [wanted, setWanted] = useState<{ readonly outcome: Outcome; readonly refused: number }>()
   const [keysShown, setKeysShown] = useState(false)
   const work = useWork(bench)
   const beam = useBeamView(bench)
@@ -45,12 +45,15 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
   const next = bench.suggested.find((one) => !work.entries.has(one.character))
   const waiting = work.unsent.filter((one) => !one.refused).length
   const slow = useLate(waiting > 0)
-  // what was entered just before is weighed first, so that the sentence to sign holds it; a slow server is not waited for
+  const refused = work.unsent.length - waiting
+  const sign = (asked: Outcome) => setWanted({ outcome: asked, refused })
+  // what was entered just before is weighed first, so that the sentence to sign holds it; a slow server is not waited for,
+  // and nothing is signed over an entry that was refused meanwhile
   useEffect(() => {
     if (wanted === undefined || (waiting > 0 && !slow)) return
-    if (waiting === 0) setOutcome(wanted)
+    if (waiting === 0 && refused <= wanted.refused) setOutcome(wanted.outcome)
     setWanted(undefined)
-  }, [wanted, waiting, slow])
+  }, [wanted, waiting, refused, slow])
   const takeUp = (id: string) => {
     setChosen(id)
     setSearch({ check: id }, { replace: true })
@@ -76,7 +79,7 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
     r: beam.nextRival,
     b: beam.nextSchool,
     z: work.undo,
-    g: () => setWanted('taxon'),
+    g: () => sign('taxon'),
     s: sideBySide,
     c: cover.toggle,
     '?': () => setKeysShown(true),
@@ -145,7 +148,7 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
                 sheet={sheet}
                 disabled={slow}
                 outcome={outcome}
-                onSign={setWanted}
+                onSign={sign}
                 onClose={() => setOutcome(undefined)}
               />
             </div>

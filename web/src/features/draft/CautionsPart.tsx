@@ -1,7 +1,6 @@
-import { Plus } from 'lucide-react'
-import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { TextArea } from '../../ui/TextArea'
+import { Another } from './Another'
 import { useEditor, wrongIn } from './editor'
 import { LeaveOut } from './LeaveOut'
 import { replaced, TOPICS, wordsOf } from './sheetFile'
@@ -70,17 +69,15 @@ export function CautionsPart() {
         ))}
       </ul>
       {!fixed && (
-        <Button
-          className="inline-flex w-fit items-center gap-2"
+        <Another
+          what="caution"
           onClick={() =>
             change((before) => ({
               ...before,
               cautions: [...(before.cautions ?? []), { topic: 'legal', text: '' }],
             }))
           }
-        >
-          <Plus aria-hidden className="size-4" /> Another caution
-        </Button>
+        />
       )}
       <TextArea
         label="Sources, one a line: author, year, title, where"

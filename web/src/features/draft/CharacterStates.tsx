@@ -1,6 +1,5 @@
-import { Plus } from 'lucide-react'
-import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
+import { Another } from './Another'
 import { DrawHint } from './DrawHint'
 import { LeaveOut } from './LeaveOut'
 import { type CharacterFile, idOf, profileOf, replaced, type StateFile, sharesOf } from './sheetFile'
@@ -62,8 +61,8 @@ export function StatesOf({ character, set, disabled }: Props) {
         ))}
       </ul>
       {!disabled && (
-        <Button
-          className="inline-flex w-fit items-center gap-2"
+        <Another
+          what="state"
           onClick={() =>
             set({
               states: [
@@ -78,9 +77,7 @@ export function StatesOf({ character, set, disabled }: Props) {
               ],
             })
           }
-        >
-          <Plus aria-hidden className="size-4" /> Another state
-        </Button>
+        />
       )}
     </fieldset>
   )

@@ -1,8 +1,7 @@
-import { Plus } from 'lucide-react'
-import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { TextArea } from '../../ui/TextArea'
+import { Another } from './Another'
 import { useEditor, wrongIn } from './editor'
 import { LeaveOut } from './LeaveOut'
 import { NumberBox } from './RangeRuler'
@@ -35,12 +34,10 @@ export function FunctionsPart() {
         <p>A function needs characters that are measured or counted; this group has none yet.</p>
       )}
       {!fixed && measured.length > 0 && (
-        <Button
-          className="inline-flex w-fit items-center gap-2"
+        <Another
+          what="function"
           onClick={() => change((before) => withFunction(before, measured[0]?.id ?? ''))}
-        >
-          <Plus aria-hidden className="size-4" /> Another function
-        </Button>
+        />
       )}
     </section>
   )
@@ -141,15 +138,13 @@ function OneFunction({ index, of, disabled }: Props) {
       </ul>
       <div className="flex flex-wrap items-center gap-4">
         {!disabled && (
-          <Button
+          <Another
+            what="term"
             look="quiet"
-            className="inline-flex items-center gap-2"
             onClick={() =>
               set({ terms: [...of.terms, { character: measured[0]?.value ?? '', coefficient: 1 }] })
             }
-          >
-            <Plus aria-hidden className="size-4" /> Another term
-          </Button>
+          />
         )}
         <span className="flex items-center gap-2">
           <span aria-hidden>plus</span>

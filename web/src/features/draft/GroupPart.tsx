@@ -1,10 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
-import { Plus } from 'lucide-react'
 import { groupsQuery } from '../../api/groups'
-import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { answerWords, TRAITS, traitWords } from '../group/firstLooks'
+import { Another } from './Another'
 import { useEditor, wrongIn } from './editor'
 import { LeaveOut } from './LeaveOut'
 import { type GateFile, idOf, ORGANS, replaced, wordsOf, ZONE_WORDS } from './sheetFile'
@@ -126,8 +125,8 @@ export function GatePart() {
         ))}
       </ul>
       {!fixed && (
-        <Button
-          className="inline-flex w-fit items-center gap-2"
+        <Another
+          what="item"
           onClick={() =>
             change((before) => ({
               ...before,
@@ -147,9 +146,7 @@ export function GatePart() {
               ],
             }))
           }
-        >
-          <Plus aria-hidden className="size-4" /> Another item
-        </Button>
+        />
       )}
     </section>
   )

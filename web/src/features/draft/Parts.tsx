@@ -1,7 +1,6 @@
-import { Plus } from 'lucide-react'
-import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { counted } from '../../ui/words'
+import { Another } from './Another'
 import { countIn, useEditor } from './editor'
 import type { Part } from './parts'
 import { idOf, newCharacter } from './sheetFile'
@@ -68,9 +67,9 @@ export function Parts({ part, onChoose }: Props) {
         <ul>{characters.map(item)}</ul>
       </div>
       {!readOnly && !regional && (
-        <Button
+        <Another
+          what="character"
           look="quiet"
-          className="inline-flex items-center gap-2"
           onClick={() => {
             change((before) => ({
               ...before,
@@ -87,9 +86,7 @@ export function Parts({ part, onChoose }: Props) {
             }))
             onChoose(sheet.characters.length)
           }}
-        >
-          <Plus aria-hidden className="size-4" /> Another character
-        </Button>
+        />
       )}
     </nav>
   )

@@ -1,9 +1,8 @@
-import { Plus } from 'lucide-react'
-import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { Mark } from '../../ui/Mark'
 import { HABITATS } from '../../ui/words'
+import { Another } from './Another'
 import { useEditor, wrongIn } from './editor'
 import { Factor, Factors } from './Factors'
 import { LeaveOut } from './LeaveOut'
@@ -35,11 +34,7 @@ export function TaxaPart() {
           </li>
         ))}
       </ul>
-      {!readOnly && !regional && (
-        <Button className="mt-3 inline-flex items-center gap-2" onClick={() => change(withTaxon)}>
-          <Plus aria-hidden className="size-4" /> Another taxon
-        </Button>
-      )}
+      {!readOnly && !regional && <Another what="taxon" className="mt-3" onClick={() => change(withTaxon)} />}
     </section>
   )
 }

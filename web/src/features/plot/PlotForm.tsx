@@ -29,6 +29,7 @@ export function PlotForm({ surveyId, plot, onDone }: Props) {
   )
   const [radius, setRadius] = useState(`${plot?.radiusMetres ?? 15}`)
   const [altitude, setAltitude] = useState(plot?.altitudeMetres == null ? '' : `${plot.altitudeMetres}`)
+  const [picked, setPicked] = useState<string>()
   const [habitat, setHabitat] = useState<readonly string[]>(plot?.habitat ?? [])
   const [notes, setNotes] = useState(plot?.notes ?? '')
   const degrees = parsePosition(position)
@@ -36,7 +37,10 @@ export function PlotForm({ surveyId, plot, onDone }: Props) {
     mutationFn: async () => dataOf(await api.GET('/api/receiver/fix')),
     onSuccess: (fix) => {
       setPosition(`${fix.latitude.toFixed(6)}, ${fix.longitude.toFixed(6)}`)
-      if (fix.altitudeMetres != null && altitude === '') setAltitude(fix.altitudeMetres.toFixed(0))
+      const up = fix.altitudeMetres?.toFixed(0)
+      if (up === undefined) return
+      setAltitude((now) => (now === '' || now === picked ? up : now)) // what was typed stays
+      setPicked(up)
     },
   })
   const body: PlotBody = {

@@ -53,7 +53,7 @@ public final class GroupSheetWriter {
     }
 
     /** The sheet as a tree. */
-    static ObjectNode tree(GroupSheet sheet) {
+    public static ObjectNode tree(GroupSheet sheet) {
         ObjectNode top = JSON.objectNode();
         top.put("format", GroupSheetJson.FORMAT);
         top.put("id", sheet.id());

@@ -5,7 +5,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -283,7 +282,7 @@ public class CallService {
         SurveyedTree tree = openForWriting(of);
         Optional<Determination> known = determinations.findById(determinationId);
         if (known.isPresent()) {
-            requireSame(isSame(known.get(), of, signed), "determination");
+            requireSame(known.get().isSameAs(of, signed), "determination");
             return states.keptBench(tree, of.observerId());
         }
         callOf(tree, of.observerId());
@@ -371,15 +370,6 @@ public class CallService {
 
     private static long lockKey(UUID id) {
         return id.getMostSignificantBits() ^ id.getLeastSignificantBits();
-    }
-
-    private static boolean isSame(Determination known, TreeOfObserver of, NewDetermination signed) {
-        return known.treeId().equals(of.treeId())
-                && known.observerId().equals(of.observerId())
-                && known.outcome().equals(signed.outcome())
-                && Objects.equals(known.taxonId(), signed.taxonId())
-                && Objects.equals(known.comeBackMonth(), signed.month())
-                && known.note().equals(signed.note());
     }
 
     static void requireSame(boolean same, String what) {

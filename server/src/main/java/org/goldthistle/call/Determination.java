@@ -6,6 +6,7 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -87,6 +88,16 @@ class Determination implements Persistable<UUID> {
         stands.settles = caseId;
         stands.alsoBy = List.copyOf(alsoBy);
         return stands;
+    }
+
+    /** Whether it says what an observer signs now, so that the same signature was sent twice. */
+    boolean isSameAs(TreeOfObserver of, NewDetermination signed) {
+        return treeId.equals(of.treeId())
+                && observerId.equals(of.observerId())
+                && outcome.equals(signed.outcome())
+                && Objects.equals(taxonId, signed.taxonId())
+                && Objects.equals(comeBackMonth, signed.month())
+                && note.equals(signed.note());
     }
 
     @Override

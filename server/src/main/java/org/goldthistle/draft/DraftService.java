@@ -3,7 +3,6 @@ package org.goldthistle.draft;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -17,6 +16,7 @@ import org.goldthistle.account.AccountService;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.core.Refusal;
 import org.goldthistle.core.RefusedException;
+import org.goldthistle.core.balance.GroupModel;
 import org.goldthistle.core.change.SheetChange;
 import org.goldthistle.core.change.SheetDifference;
 import org.goldthistle.core.sheet.GroupSheet;
@@ -37,6 +37,7 @@ class DraftService {
     static final int LARGEST = 5 * 1024 * 1024;
 
     private final DraftRepository drafts;
+    private final DraftBeginnings beginnings;
     private final LibraryService library;
     private final AccountService accounts;
     private final JdbcClient jdbc;
@@ -45,12 +46,14 @@ class DraftService {
 
     DraftService(
             DraftRepository drafts,
+            DraftBeginnings beginnings,
             LibraryService library,
             AccountService accounts,
             JdbcClient jdbc,
             ObjectMapper json,
             Clock clock) {
         this.drafts = drafts;
+        this.beginnings = beginnings;
         this.library = library;
         this.accounts = accounts;
         this.jdbc = jdbc;
@@ -93,19 +96,7 @@ class DraftService {
         if (there.isPresent()) {
             return dto(own(there.get(), observer), observer);
         }
-        Draft.Beginning beginning = switch (asked.from()) {
-            case "change" -> change(library.find(given(asked.versionId(), "versionId")));
-            case "copy" -> new Draft.Beginning(null, given(asked.versionId(), "versionId"), null, renamed(asked));
-            case "region" ->
-                new Draft.Beginning(null, asked.versionId(), standsAlone(asked.versionId()), renamed(asked));
-            case "scratch" -> new Draft.Beginning(null, null, null, skeleton(asked));
-            default ->
-                throw Problem.unfit(
-                        "no-such-beginning",
-                        "A draft is begun from change, copy, region or scratch, but \"" + asked.from()
-                                + "\" was sent. Nothing was begun.");
-        };
-        return begun(id, beginning, observer);
+        return begun(id, beginnings.asked(asked), observer);
     }
 
     /** What one observer begins on two pages at once happens one after the other. */
@@ -123,54 +114,6 @@ class DraftService {
         return dto(
                 mine.orElseGet(() -> drafts.saveAndFlush(new Draft(id, observer.id(), beginning, clock.instant()))),
                 observer);
-    }
-
-    private Draft.Beginning change(StoredSheet sheet) {
-        return new Draft.Beginning(
-                sheet.sheet().id(),
-                sheet.id(),
-                library.originalOf(sheet.id()).orElse(null),
-                GroupSheetWriter.text(sheet.sheet()));
-    }
-
-    /** The version, which must not be laid over another itself. */
-    private UUID standsAlone(UUID versionId) {
-        UUID given = given(versionId, "versionId");
-        if (library.originalOf(given).isPresent()) {
-            throw Problem.unfit(
-                    "regional-already",
-                    "This sheet is one of a region itself. Nothing was begun; begin from its original.");
-        }
-        return given;
-    }
-
-    private String renamed(NewDraft asked) {
-        ObjectNode sheet = (ObjectNode) tree(GroupSheetWriter.text(
-                library.find(given(asked.versionId(), "versionId")).sheet()));
-        sheet.put("id", given(asked.groupId(), "groupId"));
-        sheet.put("title", given(asked.title(), "title"));
-        sheet.put("region", given(asked.region(), "region"));
-        return sheet.toString();
-    }
-
-    private String skeleton(NewDraft asked) {
-        ObjectNode sheet = json.createObjectNode();
-        sheet.put("format", GroupSheetJson.FORMAT);
-        sheet.put("id", given(asked.groupId(), "groupId"));
-        sheet.put("title", given(asked.title(), "title"));
-        sheet.put("region", given(asked.region(), "region"));
-        sheet.put("why", "");
-        sheet.putObject("fallback").put("scientificName", "").put("commonName", "");
-        List.of("taxa", "gate", "characters", "indices", "cautions").forEach(sheet::putArray);
-        sheet.putArray("sources").add("general field-botany knowledge; check against your regional flora");
-        return sheet.toString();
-    }
-
-    private static <T> T given(T value, String key) {
-        if (value == null) {
-            throw Problem.unfit("incomplete", "A draft that is begun like this needs " + key + ". Nothing was begun.");
-        }
-        return value;
     }
 
     /**
@@ -192,7 +135,7 @@ class DraftService {
         }
         oneAtATime(observer);
         if (!library.has(sheet.id())) {
-            return begun(id, new Draft.Beginning(null, null, null, GroupSheetWriter.text(sheet)), observer);
+            return begun(id, DraftBeginnings.ofNewGroup(sheet), observer);
         }
         if (drafts.findByOwnerIdAndGroupId(observer.id(), sheet.id()).isPresent()) {
             throw Problem.conflict(
@@ -200,12 +143,7 @@ class DraftService {
                     "You have a draft of " + sheet.title() + " already. Nothing of the file was taken; save or discard"
                             + " your draft first.");
         }
-        Draft.Beginning change = change(library.newest(sheet.id()));
-        return begun(
-                id,
-                new Draft.Beginning(
-                        change.groupId(), change.basedOn(), change.overlayOn(), GroupSheetWriter.text(sheet)),
-                observer);
+        return begun(id, beginnings.change(library.newest(sheet.id()), sheet), observer);
     }
 
     private static String places(List<Refusal> refusals) {
@@ -356,7 +294,7 @@ class DraftService {
     @Transactional(readOnly = true)
     StoredSheet sheetOf(UUID id) {
         Draft draft = find(id);
-        return new StoredSheet(draft.id(), 0, "", org.goldthistle.core.balance.GroupModel.of(readable(draft)));
+        return new StoredSheet(draft.id(), 0, "", GroupModel.of(readable(draft)));
     }
 
     /** The version that a draft was begun from; empty: none. */

@@ -1,0 +1,98 @@
+package org.goldthistle.draft;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+import java.util.UUID;
+import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.formats.GroupSheetJson;
+import org.goldthistle.formats.GroupSheetWriter;
+import org.goldthistle.library.LibraryService;
+import org.goldthistle.library.StoredSheet;
+import org.goldthistle.platform.Problem;
+import org.springframework.stereotype.Component;
+
+/** What a draft begins with: a version to change, a copy, a region's figures, nothing, or a file. */
+@Component
+class DraftBeginnings {
+    private final LibraryService library;
+    private final ObjectMapper json;
+
+    DraftBeginnings(LibraryService library, ObjectMapper json) {
+        this.library = library;
+        this.json = json;
+    }
+
+    /** @throws Problem if there is nothing it could be begun from, or something that it needs was not said */
+    Draft.Beginning asked(NewDraft asked) {
+        return switch (asked.from()) {
+            case "change" -> {
+                StoredSheet sheet = library.find(given(asked.versionId(), "versionId"));
+                yield change(sheet, sheet.sheet());
+            }
+            case "copy" -> new Draft.Beginning(null, given(asked.versionId(), "versionId"), null, renamed(asked));
+            case "region" ->
+                new Draft.Beginning(null, asked.versionId(), standsAlone(asked.versionId()), renamed(asked));
+            case "scratch" -> new Draft.Beginning(null, null, null, skeleton(asked));
+            default ->
+                throw Problem.unfit(
+                        "no-such-beginning",
+                        "A draft is begun from change, copy, region or scratch, but \"" + asked.from()
+                                + "\" was sent. Nothing was begun.");
+        };
+    }
+
+    /** The next version of a group, which says what a sheet says. */
+    Draft.Beginning change(StoredSheet before, GroupSheet says) {
+        return new Draft.Beginning(
+                before.sheet().id(),
+                before.id(),
+                library.originalOf(before.id()).orElse(null),
+                GroupSheetWriter.text(says));
+    }
+
+    /** A group that the library does not have. */
+    static Draft.Beginning ofNewGroup(GroupSheet sheet) {
+        return new Draft.Beginning(null, null, null, GroupSheetWriter.text(sheet));
+    }
+
+    /** The version, which must not be laid over another itself. */
+    private UUID standsAlone(UUID versionId) {
+        UUID given = given(versionId, "versionId");
+        if (library.originalOf(given).isPresent()) {
+            throw Problem.unfit(
+                    "regional-already",
+                    "This sheet is one of a region itself. Nothing was begun; begin from its original.");
+        }
+        return given;
+    }
+
+    private String renamed(NewDraft asked) {
+        ObjectNode sheet = GroupSheetWriter.tree(
+                library.find(given(asked.versionId(), "versionId")).sheet());
+        sheet.put("id", given(asked.groupId(), "groupId"));
+        sheet.put("title", given(asked.title(), "title"));
+        sheet.put("region", given(asked.region(), "region"));
+        return sheet.toString();
+    }
+
+    private String skeleton(NewDraft asked) {
+        ObjectNode sheet = json.createObjectNode();
+        sheet.put("format", GroupSheetJson.FORMAT);
+        sheet.put("id", given(asked.groupId(), "groupId"));
+        sheet.put("title", given(asked.title(), "title"));
+        sheet.put("region", given(asked.region(), "region"));
+        sheet.put("why", "");
+        sheet.putObject("fallback").put("scientificName", "").put("commonName", "");
+        List.of("taxa", "gate", "characters", "indices", "cautions").forEach(sheet::putArray);
+        sheet.putArray("sources").add("general field-botany knowledge; check against your regional flora");
+        return sheet.toString();
+    }
+
+    private static <T> T given(T value, String key) {
+        if (value == null) {
+            throw Problem.unfit("incomplete", "A draft that is begun like this needs " + key + ". Nothing was begun.");
+        }
+        return value;
+    }
+}

@@ -1,0 +1,197 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import type { Entered, Send, Unsent } from '../src/features/call/outbox'
+
+const kept = new Map<string, string>()
+vi.stubGlobal('localStorage', {
+  getItem: (key: string) => kept.get(key) ?? null,
+  setItem: (key: string, text: string) => void kept.set(key, text),
+  removeItem: (key: string) => void kept.delete(key),
+})
+
+const online = new Set<() => void>()
+vi.stubGlobal('window', {
+  addEventListener: (_: string, listener: () => void) => online.add(listener),
+  removeEventListener: (_: string, listener: () => void) => online.delete(listener),
+  setTimeout: (act: () => void, wait: number) => setTimeout(act, wait),
+  clearTimeout: (timer: ReturnType<typeof setTimeout> | undefined) => clearTimeout(timer),
+})
+
+/** The outbox of a page that was just opened, and the errors that it knows. */
+async function opened() {
+  vi.resetModules()
+  const { Away, Problem } = await import('../src/api/problem')
+  const { outbox } = await import('../src/features/call/outbox')
+  return { outbox, Away, Problem }
+}
+
+const read = (character: string, state: string): Entered => ({
+  kind: 'reading',
+  reading: { character, states: [state], notSeen: false },
+})
+const entry = (id: string, entered: Entered, observer = 'Dipper'): Unsent => ({
+  id,
+  observer,
+  surveyId: 's',
+  treeId: 't',
+  entered,
+  at: 0,
+})
+const ids = (entries: readonly Unsent[]) => entries.map((one) => one.id)
+/** A server that notes what it is sent, and lets each test say how it answers. */
+function server(answer: (unsent: Unsent) => void = () => undefined) {
+  const got: string[] = []
+  const shown: string[] = []
+  const send: Send = async (unsent) => {
+    got.push(unsent.id)
+    answer(unsent)
+    return () => shown.push(unsent.id)
+  }
+  return { got, shown, send }
+}
+
+describe('the outbox', () => {
+  beforeEach(() => {
+    kept.clear()
+    online.clear()
+    vi.useFakeTimers()
+  })
+
+  it('sends what was entered one after the other, shows each answer and is empty then', async () => {
+    const { outbox } = await opened()
+    const { got, shown, send } = server()
+    outbox.start('Dipper', send)
+
+    outbox.add(entry('1', read('bark', 'smooth')))
+    outbox.add(entry('2', read('twig', 'warty')))
+    await vi.advanceTimersByTimeAsync(0)
+
+    expect(got).toEqual(['1', '2'])
+    expect(shown).toEqual(['1', '2'])
+    expect(outbox.snapshot()).toEqual([])
+    expect(kept.size).toBe(0)
+  })
+
+  it('keeps everything while the server is away and tries again by itself, less and less often', async () => {
+    const { outbox, Away } = await opened()
+    let away = true
+    const { got, send } = server(() => {
+      if (away) throw new Away()
+    })
+    outbox.start('Dipper', send)
+
+    outbox.add(entry('1', read('bark', 'smooth')))
+    await vi.advanceTimersByTimeAsync(900)
+    expect(got).toHaveLength(1)
+    await vi.advanceTimersByTimeAsync(200)
+    expect(got).toHaveLength(2)
+    await vi.advanceTimersByTimeAsync(1800)
+    expect(got).toHaveLength(2)
+    away = false
+    await vi.advanceTimersByTimeAsync(400)
+
+    expect(got).toHaveLength(3)
+    expect(outbox.snapshot()).toEqual([])
+  })
+
+  it('does not wait for its turn once the browser says that it is online again', async () => {
+    const { outbox, Away } = await opened()
+    let away = true
+    const { got, send } = server(() => {
+      if (away) throw new Away()
+    })
+    outbox.start('Dipper', send)
+    outbox.add(entry('1', read('bark', 'smooth')))
+    await vi.advanceTimersByTimeAsync(0)
+
+    away = false
+    for (const listener of online) listener()
+    await vi.advanceTimersByTimeAsync(0)
+
+    expect(got).toHaveLength(2)
+    expect(outbox.snapshot()).toEqual([])
+  })
+
+  it('outlasts a reload', async () => {
+    const before = (await opened()).outbox
+    before.add(entry('1', read('bark', 'smooth')))
+
+    const after = (await opened()).outbox
+    const { got, send } = server()
+    after.start('Dipper', send)
+    await vi.advanceTimersByTimeAsync(0)
+
+    expect(after).not.toBe(before)
+    expect(got).toEqual(['1'])
+  })
+
+  it('lets a later entry about the same thing take the place of one that waits', async () => {
+    const { outbox } = await opened()
+
+    outbox.add(entry('1', read('bark', 'smooth')))
+    outbox.add(entry('2', read('twig', 'warty')))
+    outbox.add(entry('3', read('bark', 'rough')))
+
+    expect(ids(outbox.snapshot())).toEqual(['2', '3'])
+  })
+
+  it('takes nothing back that is on its way, since it may have arrived', async () => {
+    const { outbox } = await opened()
+    let arrive = () => {}
+    const got: string[] = []
+    outbox.start('Dipper', async (unsent) => {
+      got.push(unsent.id)
+      await new Promise<void>((done) => {
+        arrive = done
+      })
+      return () => undefined
+    })
+
+    outbox.add(entry('1', read('bark', 'smooth')))
+    outbox.add(entry('2', read('bark', 'rough')))
+    expect(ids(outbox.snapshot())).toEqual(['1', '2'])
+    arrive()
+    await vi.advanceTimersByTimeAsync(0)
+
+    expect(got).toEqual(['1', '2'])
+  })
+
+  it('keeps what was refused with the reason, and goes on with the next', async () => {
+    const { outbox, Problem } = await opened()
+    const { got, send } = server(({ id }) => {
+      if (id === '1') throw new Problem(422, '/problems/unfit', 'No such state.')
+    })
+    outbox.start('Dipper', send)
+
+    outbox.add(entry('1', read('bark', 'antlers')))
+    outbox.add(entry('2', read('twig', 'warty')))
+    await vi.advanceTimersByTimeAsync(0)
+
+    expect(got).toEqual(['1', '2'])
+    expect(outbox.snapshot()).toMatchObject([{ id: '1', refused: 'No such state.' }])
+    outbox.drop('1')
+    expect(kept.size).toBe(0)
+  })
+
+  it('waits while nobody is signed in, and sends for nobody but who entered it', async () => {
+    const { outbox, Problem } = await opened()
+    const ended = server(() => {
+      throw new Problem(401, '/problems/not-signed-in', 'Sign in.')
+    })
+    const stop = outbox.start('Dipper', ended.send)
+    outbox.add(entry('1', read('bark', 'smooth')))
+    await vi.advanceTimersByTimeAsync(60_000)
+    stop()
+
+    const siskins = server()
+    const stopAgain = outbox.start('Siskin', siskins.send)
+    await vi.advanceTimersByTimeAsync(0)
+    stopAgain()
+    const dippers = server()
+    outbox.start('Dipper', dippers.send)
+    await vi.advanceTimersByTimeAsync(0)
+
+    expect(ended.got).toEqual(['1'])
+    expect(siskins.got).toEqual([])
+    expect(dippers.got).toEqual(['1'])
+  })
+})
