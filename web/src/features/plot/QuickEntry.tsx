@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { type ClipboardEvent, type FormEvent, useRef, useState } from 'react'
+import { type ClipboardEvent, type FormEvent, useEffect, useRef, useState } from 'react'
 import { useKeptText } from '../../api/kept'
 import { Problem, wordsOf } from '../../api/problem'
 import type { Group, NamedTaxon, Plot, TreeBody, TreeRow } from '../../api/types'
@@ -25,6 +25,7 @@ export function QuickEntry({ surveyId, plot, trees, taxa, groups, onEntered }: P
   const queries = useQueryClient()
   const [line, setLine] = useKeptText(`quick.${plot.id}`)
   const [left, setLeft] = useKeptText(`pasted.${plot.id}`)
+  const [due, setDue] = useState<string>()
   const [help, setHelp] = useState(false)
   const [asking, setAsking] = useState(false)
   const ids = useRef(new Map<string, string>()) // a line that is sent again is the same tree
@@ -82,8 +83,15 @@ export function QuickEntry({ surveyId, plot, trees, taxa, groups, onEntered }: P
     if (!/\n\s*\S/.test(text)) return // a single line is typed on
     event.preventDefault()
     setLeft(text)
-    pasted.mutate(text)
+    setDue(text)
   }
+  // lines that were pasted before the names are there wait for them
+  const { mutate: storeAll } = pasted
+  useEffect(() => {
+    if (due === undefined || !named) return
+    setDue(undefined)
+    storeAll(due)
+  }, [due, named, storeAll])
 
   return (
     <section aria-label="Quick entry" className="grid gap-2">
