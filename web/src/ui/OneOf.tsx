@@ -3,7 +3,8 @@ import { ToggleGroup } from 'radix-ui'
 type Props<T extends string> = {
   readonly label: string
   readonly options: readonly { readonly value: T; readonly text: string }[]
-  readonly value: T
+  /** empty: none yet */
+  readonly value: T | ''
   readonly onChange: (value: T) => void
 }
 

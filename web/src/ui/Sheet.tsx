@@ -17,16 +17,19 @@ export function Sheet({ title, open, onOpenChange, children }: Props) {
         <Dialog.Overlay className="fixed inset-0 z-20 bg-ink/40" />
         <Dialog.Content
           aria-describedby={undefined}
+          // the sheet itself, so that Enter does not close it, nor a field call up the keyboard of a touch screen
+          onOpenAutoFocus={(event) => {
+            event.preventDefault()
+            if (event.currentTarget instanceof HTMLElement) event.currentTarget.focus()
+          }}
           className="fixed z-20 top-1/2 left-1/2 max-h-[92dvh] w-[min(40rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-plain border border-ink bg-paper p-6"
         >
-          <div className="mb-4 flex items-start justify-between gap-4">
-            <Dialog.Title className="text-2xl">{title}</Dialog.Title>
-            <Dialog.Close className="-mt-2 -mr-2 grid size-11 shrink-0 place-items-center rounded-plain hover:bg-thistle-wash">
-              <X aria-hidden className="size-5" />
-              <span className="sr-only">Close</span>
-            </Dialog.Close>
-          </div>
+          <Dialog.Title className="mb-4 pr-12 text-2xl">{title}</Dialog.Title>
           {children}
+          <Dialog.Close className="absolute top-4 right-4 grid size-11 place-items-center rounded-plain hover:bg-thistle-wash">
+            <X aria-hidden className="size-5" />
+            <span className="sr-only">Close</span>
+          </Dialog.Close>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

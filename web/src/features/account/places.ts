@@ -1,11 +1,13 @@
 import { keepPreviousData, queryOptions, useQuery } from '@tanstack/react-query'
-import { useNavigate } from 'react-router'
+import { useMatch, useNavigate } from 'react-router'
 import { api, dataOf } from '../../api/client'
 import { groupsQuery } from '../../api/groups'
+import { sheetQuery } from '../../api/sheets'
 import { useSurvey } from '../../api/surveys'
 import type { Observer } from '../../api/types'
 import type { Place } from '../../ui/Palette'
 import { chooseTheme, theme } from '../../ui/theme'
+import { benchQuery } from '../call/queries'
 
 /** Trees of a survey by what is typed of their plot and tag. */
 const foundTreesQuery = (surveyId: string, find: string) =>
@@ -21,7 +23,25 @@ const foundTreesQuery = (surveyId: string, find: string) =>
     placeholderData: keepPreviousData,
   })
 
-/** Everywhere the command line goes: pages, groups, and the trees of the survey in hand. */
+/** The checks of the tree on the Bench; none on other pages. */
+function useChecks(asked: boolean): readonly Place[] {
+  const navigate = useNavigate()
+  const { surveyId = '', treeId = '' } = useMatch('/surveys/:surveyId/trees/:treeId')?.params ?? {}
+  const bench = useQuery({ ...benchQuery(surveyId, treeId), enabled: asked && treeId !== '' })
+  const sheet = useQuery({
+    ...sheetQuery(bench.data?.sheetVersionId ?? ''),
+    enabled: bench.data !== undefined,
+  })
+  if (treeId === '') return []
+  return (sheet.data?.characters ?? []).map((one) => ({
+    id: one.id,
+    words: one.name,
+    hint: 'check',
+    go: () => navigate(`?check=${one.id}`, { replace: true, state: { check: one.id } }),
+  }))
+}
+
+/** Everywhere the command line goes: pages, groups, the survey's plots and trees, and the checks of the tree in hand. */
 export function usePlaces(
   asked: boolean,
   typed: string,
@@ -35,7 +55,10 @@ export function usePlaces(
     ...foundTreesQuery(survey?.id ?? '', typed),
     enabled: asked && survey !== undefined,
   })
+  const checks = useChecks(asked)
   const isLead = observer?.role === 'lead'
+  const found = trees.data ?? []
+  const plots = new Map(found.map((tree) => [tree.plotId, tree.plotCode]))
   return [
     { id: 'today', words: 'Today', go: () => navigate('/today') },
     { id: 'plots', words: 'Plots', go: () => navigate('/plots') },
@@ -43,7 +66,14 @@ export function usePlaces(
     { id: 'quality', words: 'Quality: agreement', go: () => navigate('/quality') },
     { id: 'groups', words: 'Groups', go: () => navigate('/groups') },
     { id: 'drawings', words: 'All drawings', go: () => navigate('/drawings') },
-    ...(trees.data ?? []).map((tree) => ({
+    ...[...plots].map(([id, code]) => ({
+      id,
+      words: code,
+      hint: 'plot',
+      go: () => survey && navigate(`/surveys/${survey.id}/plots/${id}`),
+    })),
+    ...checks,
+    ...found.map((tree) => ({
       id: tree.id,
       words: `${tree.plotCode}, tree ${tree.tag}`,
       hint: tree.groupId?.replaceAll('-', ' ') ?? 'plain',

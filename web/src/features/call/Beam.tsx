@@ -108,7 +108,7 @@ function Row({ name, text }: { readonly name: string; readonly text: string }) {
   )
 }
 
-const SHARE_ROW = 'grid min-h-6 grid-cols-[1rem_1fr_2.5rem_4rem] items-center gap-x-2 leading-tight'
+const SHARE_ROW = 'grid min-h-6 grid-cols-[1rem_1fr_2rem_4.5rem] items-center gap-x-2 leading-tight'
 
 function Candidates({ sheet, beam }: Omit<Props, 'bench'>) {
   const { view, against } = beam
@@ -128,7 +128,7 @@ function Candidates({ sheet, beam }: Omit<Props, 'bench'>) {
               <span className="scientific text-sm text-quiet">{shortName(taxon.scientificName)}</span>
             </span>
             <ShareBar share={share} standing={standing} />
-            <span className="figure text-right">{percent(share)}</span>
+            <span className="figure text-right whitespace-nowrap">{percent(share)}</span>
           </li>
         )
       })}
@@ -138,7 +138,7 @@ function Candidates({ sheet, beam }: Omit<Props, 'bench'>) {
         </svg>
         None of these
         <ShareBar share={view.noneOfThese} standing="other" />
-        <span className="figure text-right">{percent(view.noneOfThese)}</span>
+        <span className="figure text-right whitespace-nowrap">{percent(view.noneOfThese)}</span>
       </li>
     </ul>
   )

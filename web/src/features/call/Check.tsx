@@ -1,4 +1,5 @@
 import { Columns3, Undo2 } from 'lucide-react'
+import { useState } from 'react'
 import type { Bench, Character, NewReading, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
@@ -25,6 +26,8 @@ const NEARNESS: Readonly<Record<string, string>> = {
   cut: 'with a knife',
 }
 
+type Manner = Pick<NewReading, 'certainty' | 'material' | 'position'>
+
 type Props = {
   readonly bench: Bench
   readonly sheet: Sheet
@@ -37,26 +40,34 @@ type Props = {
 /** The check in hand: what to look at, how, and what is seen. Every touch is recorded at once. */
 export function Check({ bench, sheet, character, work, cover, onSideBySide }: Props) {
   const entry = work.entries.get(character.id)
+  // how it is read may be said before what is seen
+  const [manner, setManner] = useState<Manner>({})
   const seen: NewReading = {
     certainty: 'sure',
     ...(character.materialMatters ? { material: 'attached' } : {}),
     ...(character.positionMatters ? { position: 'sun' } : {}),
     ...entry?.reading,
+    ...manner,
     character: character.id,
     notSeen: false,
   }
+  const unread = entry?.reading.notSeen && Object.keys(manner).length === 0
   const hasSeen = Boolean(seen.states?.length || seen.values?.length)
   const covered = cover.on && !hasSeen
   const wounds = character.harm === 'wound'
   const cautionOpen =
     wounds && !bench.cautionRead && !work.unsent.some((one) => one.entered.kind === 'caution')
   const closed = cautionOpen || (isForbidden(bench, character) && !entry)
-  const put = (change: Partial<NewReading>) => work.record({ ...seen, ...change })
+  const put = (change: Partial<NewReading>) => {
+    work.record({ ...seen, ...change })
+    setManner({})
+  }
+  const read = (how: Manner) => (hasSeen ? put(how) : setManner({ ...manner, ...how }))
   const notSeen = () => work.record({ character: character.id, notSeen: true })
   const several = character.replicates > 1
   const seeState = (id: string) => put({ states: several ? [...(seen.states ?? []), id] : [id] })
   const cycle = (key: 'certainty' | 'material' | 'position', values: readonly string[]) =>
-    hasSeen && put({ [key]: values[(values.indexOf(seen[key] ?? '') + 1) % values.length] })
+    read({ [key]: values[(values.indexOf(seen[key] ?? '') + 1) % values.length] })
   useKeys({
     ...(closed
       ? {}
@@ -121,23 +132,23 @@ export function Check({ bench, sheet, character, work, cover, onSideBySide }: Pr
           <OneOf
             label="Certainty"
             options={CERTAINTIES.map((value) => ({ value, text: value }))}
-            value={hasSeen ? (seen.certainty as 'sure') : ('' as 'sure')}
-            onChange={(certainty) => hasSeen && put({ certainty })}
+            value={unread ? '' : (seen.certainty ?? '')}
+            onChange={(certainty) => read({ certainty })}
           />
           {character.materialMatters && (
             <OneOf
               label="Material"
               options={MATERIALS.map((value) => ({ value, text: value }))}
-              value={(hasSeen ? (seen.material ?? '') : '') as 'attached'}
-              onChange={(material) => hasSeen && put({ material })}
+              value={unread ? '' : (seen.material ?? '')}
+              onChange={(material) => read({ material })}
             />
           )}
           {character.positionMatters && (
             <OneOf
               label="Position"
               options={POSITIONS.map((value) => ({ value, text: value }))}
-              value={(hasSeen ? (seen.position ?? '') : '') as 'sun'}
-              onChange={(position) => hasSeen && put({ position })}
+              value={unread ? '' : (seen.position ?? '')}
+              onChange={(position) => read({ position })}
             />
           )}
           <Button

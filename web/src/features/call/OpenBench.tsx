@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
-import { Link, useNavigate, useSearchParams } from 'react-router'
+import { Link, useLocation, useNavigate, useSearchParams } from 'react-router'
 import { wordsOf } from '../../api/problem'
 import type { Bench, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
@@ -54,6 +54,14 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
     if (waiting === 0 && refused <= wanted.refused) setOutcome(wanted.outcome)
     setWanted(undefined)
   }, [wanted, waiting, refused, slow])
+  // the command line sends a check by the address
+  const { key: arrival, state: sent } = useLocation()
+  useEffect(() => {
+    const check = (sent as { readonly check?: string } | null)?.check
+    if (arrival === '' || check === undefined) return
+    setChosen(check)
+    setPart('check')
+  }, [arrival, sent])
   const takeUp = (id: string) => {
     setChosen(id)
     setSearch({ check: id }, { replace: true })

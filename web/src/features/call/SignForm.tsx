@@ -6,6 +6,7 @@ import { Problem, wordsOf } from '../../api/problem'
 import type { Bench, Sheet as GroupSheet } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
+import { points } from '../../ui/words'
 import { Conditions } from './Conditions'
 import { checkName, decidingBalance, taxonName } from './judgementWords'
 import { MonthChoice } from './MonthChoice'
@@ -21,6 +22,8 @@ type Props = {
   readonly onDone: () => void
 }
 
+const AGAINST = -1 // points: from here on a reading speaks against the lead
+
 const FIELD = 'mt-1 block w-full rounded-plain border border-edge bg-card p-3 font-normal'
 
 /** Signs one outcome; what is written is kept in the browser until the server has it. */
@@ -31,7 +34,8 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
   const { judgement } = bench
   const lead = decidingBalance(bench).lead
   const [confirming, setConfirming] = useState<readonly string[]>(judgement.confirming)
-  const [reasons, setReasons] = useState<Readonly<Record<string, string>>>({})
+  const reasonsKey = `reasons.${treeId}`
+  const [reasons, setReasons] = useState(() => readKept<Readonly<Record<string, string>>>(reasonsKey, {}))
   const [month, setMonth] = useState<number>()
   const [voucher, setVoucher] = useKeptText(`voucher.${treeId}`)
   const [note, setNote] = useKeptText(`note.${treeId}`)
@@ -48,7 +52,7 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
           ...(outcome === 'come-back' && month !== undefined ? { month } : {}),
           note,
           confirming: outcome === 'taxon' ? [...confirming] : [],
-          reasons: outcome === 'taxon' ? { ...reasons } : {},
+          reasons: outcome === 'taxon' ? asked(judgement.contrary, reasons) : {},
           voucher: outcome === 'taxon' ? voucher : '',
           readingIds: bench.readings.map((one) => one.id),
         })
@@ -60,6 +64,7 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
     onSuccess: (answer) => {
       keep(idKey, undefined)
       forgetUndo(observer, treeId)
+      keep(reasonsKey, undefined)
       setNote('')
       setVoucher('')
       queries.setQueryData(benchQuery(surveyId, treeId).queryKey, answer)
@@ -79,6 +84,15 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
     window.addEventListener('keydown', signByKeys)
     return () => window.removeEventListener('keydown', signByKeys)
   }, [])
+  // what speaks against the lead confirms nothing
+  const speaking = decidingBalance(bench)
+    .points.filter((one) => one.points > AGAINST)
+    .sort((a, b) => b.points - a.points)
+  const giveReason = (id: string, text: string) => {
+    const given = { ...reasons, [id]: text }
+    setReasons(given)
+    keep(reasonsKey, given)
+  }
   const toggle = (id: string) =>
     setConfirming(confirming.includes(id) ? confirming.filter((one) => one !== id) : [...confirming, id])
 
@@ -97,23 +111,25 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
           <fieldset>
             <legend className="font-semibold">Confirmed by</legend>
             <div className="mt-1 flex flex-wrap gap-2">
-              {bench.readings
-                .filter((one) => !one.reading.notSeen)
-                .map(({ reading }) => (
-                  <label
-                    key={reading.character}
-                    className="flex min-h-11 items-center gap-2 rounded-plain border border-line bg-card px-3"
-                  >
-                    <input
-                      type="checkbox"
-                      className="size-5 accent-thistle"
-                      checked={confirming.includes(reading.character)}
-                      onChange={() => toggle(reading.character)}
-                    />
-                    {checkName(sheet, reading.character)}
-                  </label>
-                ))}
+              {speaking.map(({ character, points: worth }) => (
+                <label
+                  key={character}
+                  className="flex min-h-11 items-center gap-2 rounded-plain border border-line bg-card px-3"
+                >
+                  <input
+                    type="checkbox"
+                    className="size-5 accent-thistle"
+                    checked={confirming.includes(character)}
+                    onChange={() => toggle(character)}
+                  />
+                  {checkName(sheet, character)}
+                  <span className={`figure font-bold ${worth < 0 ? 'text-rust-ink' : 'text-gold-ink'}`}>
+                    {points(worth)}
+                  </span>
+                </label>
+              ))}
             </div>
+            {speaking.length === 0 && <p>Nothing that was read speaks for it.</p>}
           </fieldset>
           {judgement.contrary.map((id) => (
             <label key={id} className="font-semibold">
@@ -122,7 +138,7 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
                 className={FIELD}
                 value={reasons[id] ?? ''}
                 maxLength={1000}
-                onChange={(event) => setReasons({ ...reasons, [id]: event.target.value })}
+                onChange={(event) => giveReason(id, event.target.value)}
               />
             </label>
           ))}
@@ -180,6 +196,11 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
       </Button>
     </form>
   )
+}
+
+/** The reasons that are asked for, of all that were ever written here. */
+function asked(contrary: readonly string[], reasons: Readonly<Record<string, string>>) {
+  return Object.fromEntries(Object.entries(reasons).filter(([id]) => contrary.includes(id)))
 }
 
 /** "Silver birch, from twig surface and leaf base; against it: bark base." */

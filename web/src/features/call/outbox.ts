@@ -133,7 +133,10 @@ class Outbox {
   private change(entries: readonly Unsent[]): void {
     this.entries = entries
     keep(KEY, entries.length > 0 ? entries : undefined)
-    for (const listener of this.listeners) listener()
+    // not at once: what is sent after this is on its way before the page is drawn anew, but before the next key is heard
+    queueMicrotask(() => {
+      for (const listener of this.listeners) listener()
+    })
   }
 }
 

@@ -1,11 +1,21 @@
 package org.goldthistle.call;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
+/** Queries made with every reading are written out, since those derived from names are parsed anew each time. */
 interface CallRepository extends JpaRepository<Call, UUID> {
-    Optional<Call> findFirstByTreeIdAndObserverIdOrderByTakenUpAtDesc(UUID treeId, UUID observerId);
+    /** An observer's calls on a tree, one a group; the one in hand first. */
+    @Query("select c from Call c where c.treeId = :treeId and c.observerId = :observerId order by c.takenUpAt desc")
+    List<Call> findOnTree(UUID treeId, UUID observerId);
+
+    /** The call that an observer has in hand on a tree. */
+    default Optional<Call> findInHand(UUID treeId, UUID observerId) {
+        return findOnTree(treeId, observerId).stream().findFirst();
+    }
 
     Optional<Call> findByTreeIdAndObserverIdAndGroupId(UUID treeId, UUID observerId, String groupId);
 

@@ -94,7 +94,7 @@ public class CallService {
         Circumstances before = call.circumstances();
         call.change(circumstances);
         audit.noteChange(of.observerId(), "changed the circumstances", place(tree), before, circumstances);
-        return states.keptBench(tree, of.observerId());
+        return states.keptBench(tree, call);
     }
 
     /** Changes what the observer's call is for. */
@@ -111,7 +111,7 @@ public class CallService {
         String before = call.tier().code();
         call.changeTier(asked);
         audit.noteChange(of.observerId(), "changed what the call is for", place(tree), before, tier);
-        return states.keptBench(tree, of.observerId());
+        return states.keptBench(tree, call);
     }
 
     /** Takes the tree up in another group, for this observer alone; what was read in the one before is kept there. */
@@ -120,12 +120,11 @@ public class CallService {
         SurveyedTree tree = openForWriting(of);
         StoredSheet sheet = library.newest(groupId);
         Call left = callOf(tree, of.observerId()); // opened if need be, so that this group has its record too
-        calls.findByTreeIdAndObserverIdAndGroupId(tree.id(), of.observerId(), groupId)
-                .orElseGet(() -> opened(tree, of.observerId(), sheet))
-                .takeUpAfter(left, clock.instant());
-        calls.flush();
+        Call taken = calls.findByTreeIdAndObserverIdAndGroupId(tree.id(), of.observerId(), groupId)
+                .orElseGet(() -> opened(tree, of.observerId(), sheet));
+        taken.takeUpAfter(left, clock.instant());
         audit.noteChange(of.observerId(), "took the tree up in another group", place(tree), left.groupId(), groupId);
-        return states.keptBench(tree, of.observerId());
+        return states.keptBench(tree, taken);
     }
 
     /**
@@ -156,15 +155,16 @@ public class CallService {
                 place(tree),
                 before.version(),
                 newest.version());
-        return states.keptBench(tree, of.observerId());
+        return states.keptBench(tree, call);
     }
 
     /** Notes that the observer has read what wounding this tree means. */
     @Transactional
     BenchDto acknowledgeWounding(TreeOfObserver of) {
         SurveyedTree tree = openForWriting(of);
-        callOf(tree, of.observerId()).acknowledgeWounding(clock.instant());
-        return states.keptBench(tree, of.observerId());
+        Call call = callOf(tree, of.observerId());
+        call.acknowledgeWounding(clock.instant());
+        return states.keptBench(tree, call);
     }
 
     /** In which months the tree could be settled, by what the observer has read so far. */
@@ -203,7 +203,7 @@ public class CallService {
             Duration age = heldBack.compareTo(LONGEST_HELD_BACK) > 0 ? LONGEST_HELD_BACK : heldBack;
             readings.saveAndFlush(new ReadingEntry(readingId, call.id(), reading, now.minus(age), now));
         }
-        return states.keptBench(tree, of.observerId());
+        return states.keptBench(tree, call);
     }
 
     private static void requireFit(StoredSheet sheet, Circumstances circumstances, NewReading reading) {
@@ -268,7 +268,7 @@ public class CallService {
                             List.of(new GateMark(item, true))));
             gates.saveAndFlush(new GateEntry(markId, call.id(), item, said, clock.instant()));
         }
-        return states.keptBench(tree, of.observerId());
+        return states.keptBench(tree, call);
     }
 
     /**
@@ -283,7 +283,7 @@ public class CallService {
         Optional<Determination> known = determinations.findById(determinationId);
         if (known.isPresent()) {
             requireSame(known.get().isSameAs(of, signed), "determination");
-            return states.keptBench(tree, of.observerId());
+            return states.keptBench(tree, callOf(tree, of.observerId()));
         }
         callOf(tree, of.observerId());
         CallInHand call = desk.callInHand(tree, of.observerId());
@@ -339,7 +339,7 @@ public class CallService {
             String outcome, String name, @Nullable Integer month) {}
 
     private Call callOf(SurveyedTree tree, UUID observerId) {
-        return calls.findFirstByTreeIdAndObserverIdOrderByTakenUpAtDesc(tree.id(), observerId)
+        return calls.findInHand(tree.id(), observerId)
                 .orElseGet(() -> opened(tree, observerId, library.newest(Desk.groupOf(tree))));
     }
 
@@ -348,9 +348,9 @@ public class CallService {
                 tree.id(), observerId, sheet, desk.circumstancesOf(tree), Desk.defaultTier(tree), clock.instant()));
     }
 
-    /** The tree of a call that is about to be written to, and the id of the call. */
-    UUID openCall(TreeOfObserver of) {
-        return callOf(openForWriting(of), of.observerId()).id();
+    /** An observer's call that is about to be written to. */
+    Call openCall(TreeOfObserver of) {
+        return callOf(openForWriting(of), of.observerId());
     }
 
     /** One observer's writes on one tree come one after the other, so that a request sent twice is seen to be so. */

@@ -29,11 +29,12 @@ class CallStates {
         this.clock = clock;
     }
 
-    /** Keeps the state of an observer's call that was just written to, and lays out their Bench. */
-    BenchDto keptBench(SurveyedTree tree, UUID observerId) {
+    /** Keeps the state of a call that was just written to, and lays out the Bench of its observer. */
+    BenchDto keptBench(SurveyedTree tree, Call call) {
         desk.flush();
+        UUID observerId = call.observerId();
         List<Determination> signed = desk.shownTo(tree, observerId);
-        Desk.Begun begun = desk.begunCall(tree, observerId).orElseThrow();
+        Desk.Begun begun = desk.begun(call, tree);
         keepOne(tree, observerId, begun, signed);
         keepContested(tree);
         return desk.bench(tree, observerId, begun.inHand(), signed);

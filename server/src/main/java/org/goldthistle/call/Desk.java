@@ -2,7 +2,6 @@ package org.goldthistle.call;
 
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -82,8 +81,12 @@ class Desk {
 
     /** The call that an observer has in hand on a tree; empty: they have not touched it. */
     Optional<Begun> begunCall(SurveyedTree tree, UUID observerId) {
-        return calls.findFirstByTreeIdAndObserverIdOrderByTakenUpAtDesc(tree.id(), observerId)
-                .map(call -> new Begun(call.id(), laidOut(call, tree, accounts.lacking(observerId))));
+        return calls.findInHand(tree.id(), observerId).map(call -> begun(call, tree));
+    }
+
+    /** A call of this tree, as it stands. */
+    Begun begun(Call call, SurveyedTree tree) {
+        return new Begun(call.id(), laidOut(call, tree, accounts.lacking(call.observerId())));
     }
 
     /** A call that is in the record. */
@@ -125,7 +128,7 @@ class Desk {
 
     /** What an observer may see of what was signed for a tree, the newest first: their own alone where they read blind. */
     List<Determination> shownTo(SurveyedTree tree, UUID observerId) {
-        List<Determination> all = signedFor(List.of(tree.id()));
+        List<Determination> all = signedFor(tree.id());
         return tree.isBlindFor(observerId)
                 ? all.stream()
                         .filter(one -> one.observerId().equals(observerId))
@@ -133,9 +136,9 @@ class Desk {
                 : all;
     }
 
-    /** What was signed for trees, the newest first. */
-    List<Determination> signedFor(Collection<UUID> treeIds) {
-        return determinations.findByTreeIdInOrderByEntryOrderDesc(treeIds);
+    /** What was signed for a tree, the newest first. */
+    List<Determination> signedFor(UUID treeId) {
+        return determinations.findOnTree(treeId);
     }
 
     /** The scientific names of the taxa that observers signed last, since ids are those of a sheet. */
@@ -183,7 +186,6 @@ class Desk {
     }
 
     private CallInHand laidOut(Call call, SurveyedTree tree, Set<Faculty> lacking) {
-        List<UUID> id = List.of(call.id());
         return new CallInHand(
                 library.find(call.sheetVersionId()),
                 call.circumstances(),
@@ -191,9 +193,9 @@ class Desk {
                 lacking,
                 tree.rules(),
                 call.hasReadWoundingCaution(),
-                readings.findStanding(id),
-                gates.findByCallIdInOrderByEntryOrder(id),
-                photos.findKept(id));
+                readings.findStanding(call.id()),
+                gates.findOfCall(call.id()),
+                photos.findKept(call.id()));
     }
 
     private CallInHand untouched(SurveyedTree tree, StoredSheet sheet, Set<Faculty> lacking) {

@@ -1,10 +1,11 @@
 package org.goldthistle.call;
 
-import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface DeterminationRepository extends JpaRepository<Determination, UUID> {
-    List<Determination> findByTreeIdInOrderByEntryOrderDesc(Collection<UUID> treeIds);
+    @Query("select d from Determination d where d.treeId = :treeId order by d.entryOrder desc")
+    List<Determination> findOnTree(UUID treeId);
 }

@@ -1,6 +1,5 @@
 package org.goldthistle.call;
 
-import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -8,6 +7,6 @@ import org.springframework.data.jpa.repository.Query;
 
 interface PhotoRepository extends JpaRepository<Photo, UUID> {
     @Query("select new org.goldthistle.call.KeptPhoto(p.id, p.callId, p.characterId, p.sha256, p.sizeBytes,"
-            + " p.recordedAt) from Photo p where p.callId in :calls order by p.entryOrder")
-    List<KeptPhoto> findKept(Collection<UUID> calls);
+            + " p.recordedAt) from Photo p where p.callId = :call order by p.entryOrder")
+    List<KeptPhoto> findKept(UUID call);
 }

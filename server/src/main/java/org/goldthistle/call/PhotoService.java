@@ -5,7 +5,6 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.util.HexFormat;
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.goldthistle.library.LibraryService;
@@ -57,34 +56,33 @@ class PhotoService {
      */
     @Transactional
     BenchDto add(TreeOfObserver of, UUID photoId, Optional<String> character, InputStream sent) {
-        UUID callId = service.openCall(of);
+        Call call = service.openCall(of);
         SurveyedTree tree = trees.tree(of.surveyId(), of.treeId(), of.observerId());
         byte[] content = PhotoFile.bytes(sent);
         String print = sha256(content);
         Optional<Photo> known = photos.findById(photoId);
         if (known.isPresent()) {
             CallService.requireSame(
-                    known.get().callId().equals(callId)
+                    known.get().callId().equals(call.id())
                             && known.get().sentSha256().equals(print),
                     "photo");
         } else {
-            requireFit(callId, character);
+            requireFit(call, character);
             PhotoFile file = PhotoFile.read(content, tree.rules().photoPositionKept());
-            photos.saveAndFlush(new Photo(photoId, callId, character.orElse(null), print, file, clock.instant()));
+            photos.saveAndFlush(new Photo(photoId, call.id(), character.orElse(null), print, file, clock.instant()));
         }
-        return states.keptBench(tree, of.observerId());
+        return states.keptBench(tree, call);
     }
 
-    private void requireFit(UUID callId, Optional<String> character) {
-        var sheet = library.find(calls.findById(callId).orElseThrow().sheetVersionId())
-                .sheet();
+    private void requireFit(Call call, Optional<String> character) {
+        var sheet = library.find(call.sheetVersionId()).sheet();
         if (character.isPresent() && sheet.character(character.get()).isEmpty()) {
             throw Problem.unfit(
                     "no-such-character",
                     "The sheet has no character \"" + character.get() + "\". The photo was not stored; attach it to the"
                             + " tree or to one of the sheet's characters.");
         }
-        if (photos.findKept(List.of(callId)).size() >= MOST_PHOTOS) {
+        if (photos.findKept(call.id()).size() >= MOST_PHOTOS) {
             throw Problem.unfit(
                     "too-many-photos",
                     "This call has " + MOST_PHOTOS
@@ -111,7 +109,7 @@ class PhotoService {
         Call call = calls.findById(photo.callId()).orElseThrow();
         boolean own = call.treeId().equals(tree.id()) && call.observerId().equals(observerId);
         return own
-                || desk.signedFor(List.of(tree.id())).stream()
+                || desk.signedFor(tree.id()).stream()
                         .map(one -> one.snapshot().photos())
                         .anyMatch(kept -> kept != null
                                 && kept.stream().anyMatch(one -> one.id().equals(photo.getId())));

@@ -1,6 +1,5 @@
 package org.goldthistle.call;
 
-import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -14,8 +13,8 @@ interface ReadingRepository extends JpaRepository<ReadingEntry, UUID> {
     @Query(
             nativeQuery = true,
             value = "select * from (select distinct on (call_id, character_id) * from reading"
-                    + " where call_id in (:calls)"
+                    + " where call_id = any(:calls)"
                     + " order by call_id, character_id, coalesce(read_at, recorded_at) desc, entry_order desc) standing"
                     + " order by entry_order")
-    List<ReadingEntry> findStanding(Collection<UUID> calls);
+    List<ReadingEntry> findStanding(UUID... calls);
 }

@@ -51,7 +51,7 @@ public class SignedCalls {
     /** What observers signed on the Bench, the last of each, by when they first signed. */
     @Transactional(readOnly = true)
     public List<SignedCall> of(SurveyedTree tree) {
-        List<Determination> newestFirst = desk.signedFor(List.of(tree.id()));
+        List<Determination> newestFirst = desk.signedFor(tree.id());
         List<DeterminationDto> shown = desk.dtos(newestFirst);
         Map<UUID, SignedCall> last = new LinkedHashMap<>();
         for (int i = newestFirst.size() - 1; i >= 0; i--) {
@@ -66,7 +66,7 @@ public class SignedCalls {
     /** Everything that was ever signed for a tree, the newest first. */
     @Transactional(readOnly = true)
     public List<DeterminationDto> all(SurveyedTree tree) {
-        return desk.dtos(desk.signedFor(List.of(tree.id())));
+        return desk.dtos(desk.signedFor(tree.id()));
     }
 
     /** Keeps the states of all calls on a tree, after more or less of it came to be shown. */

@@ -121,8 +121,8 @@ public class StoredCalls {
             List<Place> places, Map<UUID, SurveyRules> rules, Map<UUID, Set<Faculty>> lacking) {
         Collection<UUID> ids = places.stream().map(Place::callId).toList();
         Map<UUID, Call> byId = calls.findAllById(ids).stream().collect(Collectors.toMap(Call::id, one -> one));
-        Map<UUID, List<ReadingEntry>> entries =
-                readings.findStanding(ids).stream().collect(Collectors.groupingBy(ReadingEntry::callId));
+        Map<UUID, List<ReadingEntry>> entries = readings.findStanding(ids.toArray(UUID[]::new)).stream()
+                .collect(Collectors.groupingBy(ReadingEntry::callId));
         Map<UUID, List<GateEntry>> marks =
                 gates.findByCallIdInOrderByEntryOrder(ids).stream().collect(Collectors.groupingBy(GateEntry::callId));
         return places.stream()

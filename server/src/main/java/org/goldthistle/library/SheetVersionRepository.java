@@ -13,7 +13,8 @@ interface SheetVersionRepository extends JpaRepository<SheetVersion, UUID> {
             + "(select max(w.version) from SheetVersion w where w.groupId = v.groupId) order by v.groupId")
     List<UUID> newestIds();
 
-    @Query("select v.id from SheetVersion v where v.groupId = :groupId order by v.version desc limit 1")
+    @Query("select v.id from SheetVersion v where v.groupId = :groupId and v.version = "
+            + "(select max(w.version) from SheetVersion w where w.groupId = v.groupId)")
     Optional<UUID> newestId(String groupId);
 
     List<SheetVersion> findByGroupIdOrderByVersionDesc(String groupId);

@@ -8,6 +8,7 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Version;
 import java.util.List;
 import java.util.UUID;
+import org.hibernate.annotations.Formula;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 
@@ -42,6 +43,9 @@ class Tree {
     @JdbcTypeCode(SqlTypes.ARRAY)
     @Column(insertable = false, updatable = false) // reviews set it
     private List<UUID> shownTo;
+
+    @Formula("(select count(*) from tree joined where joined.clone_of = id)")
+    private int joinedStems;
 
     @Version
     private int version;
@@ -111,8 +115,7 @@ class Tree {
                 null);
     }
 
-    /** @param stems of the clone whose call it bears, itself included */
-    SurveyedTree surveyed(int stems) {
+    SurveyedTree surveyed() {
         return new SurveyedTree(
                 id,
                 plot.survey().id(),
@@ -123,7 +126,7 @@ class Tree {
                 tag,
                 groupId,
                 cloneOf,
-                stems,
+                1 + joinedStems,
                 diameterMillimetres,
                 stage,
                 origin,

@@ -56,13 +56,13 @@ public class TreeService {
     @Transactional(readOnly = true)
     public SurveyedTree tree(UUID surveyId, UUID treeId, UUID observerId) {
         surveys.requireMember(surveyId, observerId);
-        return surveyed(found(surveyId, treeId));
+        return found(surveyId, treeId).surveyed();
     }
 
     /** A tree without asking for whom; for what the application does by itself. */
     @Transactional(readOnly = true)
     public SurveyedTree tree(UUID treeId) {
-        return surveyed(trees.findById(treeId).orElseThrow());
+        return trees.findById(treeId).orElseThrow().surveyed();
     }
 
     @Transactional(readOnly = true)
@@ -263,10 +263,6 @@ public class TreeService {
                         "no-such-tree",
                         "This survey has no such tree; it may belong to another one. Nothing was stored. Open the tree"
                                 + " from its own survey's list."));
-    }
-
-    private SurveyedTree surveyed(Tree tree) {
-        return tree.surveyed(1 + trees.countByCloneOf(tree.id()));
     }
 
     private static Place place(Tree tree) {
