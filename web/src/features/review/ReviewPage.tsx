@@ -10,6 +10,7 @@ import { Choice } from '../../ui/Choice'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { SurveyHead } from '../../ui/SurveyHead'
+import { Thistle } from '../../ui/Thistle'
 import { plotsQuery } from '../plot/queries'
 import { ageOf, needOf, REASON_CODES, reasonOf, whyNotOf } from './caseWords'
 import { queueQuery, useNews } from './queries'
@@ -156,8 +157,18 @@ function CaseRow({ surveyId, row }: { readonly surveyId: string; readonly row: R
       <span className="leading-snug">
         {row.blind && <span className="text-quiet">what was read is kept from you</span>}
         {row.calls.map((call) => (
-          <span key={call.observer} className="block">
-            <strong>{call.observer}</strong> {call.name}
+          <span key={call.observer} className="flex items-center gap-2">
+            {call.thistle && (
+              <Thistle
+                figures={call.thistle}
+                signed
+                reviewed={row.outcome === 'agree'}
+                className="size-11 shrink-0"
+              />
+            )}
+            <span>
+              <strong>{call.observer}</strong> {call.name}
+            </span>
           </span>
         ))}
         {row.reasons.length > 0 && (

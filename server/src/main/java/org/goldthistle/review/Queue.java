@@ -16,6 +16,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.goldthistle.account.Role;
 import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.call.ThistleDto;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.library.LibraryService;
@@ -42,12 +43,18 @@ class Queue {
             + " join plot p on p.id = k.plot_id join survey s on s.id = k.survey_id"
             + " left join observer o on o.id = k.taken_by";
 
-    /** What each reader signed last; the names are looked up in the library, since a sheet is large. */
+    /**
+     * What each reader signed last; the names are looked up in the library, since a sheet is large. The call at a glance is
+     * left out where more was read since, as it is not what was signed then.
+     */
     private static final String SAID = "(select json_agg(json_build_object('observer', r.call_sign, 'version',"
-            + " d.sheet_version_id, 'taxon', d.taxon_id) order by d.entry_order)"
+            + " d.sheet_version_id, 'taxon', d.taxon_id, 'thistle', c.thistle) order by d.entry_order)"
             + " from (select distinct on (observer_id) * from determination where tree_id = k.tree_id"
             + " and settles is null order by observer_id, entry_order desc) d"
-            + " join observer r on r.id = d.observer_id)";
+            + " join observer r on r.id = d.observer_id"
+            + " left join call_state c on c.tree_id = d.tree_id and c.observer_id = d.observer_id"
+            + " and not exists (select 1 from reading later where later.call_id = c.call_id"
+            + " and later.recorded_at > d.signed_at))";
 
     private final SurveyService surveys;
     private final LibraryService library;
@@ -198,7 +205,7 @@ class Queue {
         try {
             List<Signed> signed = text == null ? List.of() : json.readValue(text, new TypeReference<>() {});
             return signed.stream()
-                    .map(one -> new QueueDto.Said(one.observer(), name(one)))
+                    .map(one -> new QueueDto.Said(one.observer(), name(one), one.thistle()))
                     .toList();
         } catch (JsonProcessingException broken) {
             throw new IllegalStateException("the query makes JSON", broken);
@@ -212,6 +219,11 @@ class Queue {
                 : sheet.taxon(one.taxon()).orElseThrow().name().commonName();
     }
 
-    /** Who signed which taxon of which sheet version; null: no taxon. */
-    private record Signed(String observer, UUID version, String taxon) {}
+    /**
+     * Who signed which taxon of which sheet version.
+     *
+     * @param taxon null: none
+     * @param thistle null: not as it was signed
+     */
+    private record Signed(String observer, UUID version, String taxon, ThistleDto thistle) {}
 }

@@ -3,6 +3,7 @@ package org.goldthistle.review;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.goldthistle.call.ThistleDto;
 import org.springframework.lang.Nullable;
 
 /**
@@ -51,6 +52,10 @@ record QueueDto(List<Row> rows, int inAll, @Nullable Integer next, int forMe) {
             @Nullable String outcome,
             Instant openedAt) {}
 
-    /** What a reader signed. */
-    record Said(String observer, String name) {}
+    /**
+     * What a reader signed.
+     *
+     * @param thistle the call at a glance; null: more was read since
+     */
+    record Said(String observer, String name, @Nullable ThistleDto thistle) {}
 }

@@ -78,6 +78,37 @@ class SessionTest extends ServerTest {
     }
 
     @Test
+    void the_last_request_is_written_down_once_a_minute_and_keeps_the_session() {
+        Caller wren = signedIn("Wren");
+        setLastRequest("Wren", "5 seconds");
+        long soon = lastRequest("Wren");
+
+        wren.get("/api/surveys").expect(200);
+        assertThat(lastRequest("Wren")).isEqualTo(soon);
+
+        setLastRequest("Wren", "2 minutes");
+        wren.get("/api/surveys").expect(200);
+        assertThat(lastRequest("Wren")).isGreaterThanOrEqualTo(soon);
+        setLastRequest("Wren", "13 hours");
+        wren.get("/api/surveys").expectProblem(401, "not-signed-in");
+    }
+
+    private void setLastRequest(String callSign, String ago) {
+        jdbc.sql("update spring_session set last_access_time = extract(epoch from now() - cast(? as interval)) * 1000"
+                        + " where principal_name = (select cast(id as text) from observer where call_sign = ?)")
+                .params(ago, callSign)
+                .update();
+    }
+
+    private long lastRequest(String callSign) {
+        return jdbc.sql("select max(last_access_time) from spring_session"
+                        + " where principal_name = (select cast(id as text) from observer where call_sign = ?)")
+                .param(callSign)
+                .query(Long.class)
+                .single();
+    }
+
+    @Test
     void health_and_the_api_document_are_open_and_nothing_else_of_the_actuator_is() {
         assertThat(stranger().get("/actuator/health").expect(200).path("status").asText())
                 .isEqualTo("UP");

@@ -223,6 +223,23 @@ class ReviewTest extends TreeUnderReview {
     }
 
     @Test
+    void the_queue_shows_a_call_at_a_glance_until_its_reader_reads_on() {
+        Caller siskin = signedIn("Siskin");
+        sign(siskin, "taxon", "serotina");
+
+        JsonNode signed = rowOf(siskin).path("calls").get(0);
+        assertThat(signed.at("/thistle/leadName").asText()).isEqualTo("black cherry");
+        assertThat(signed.at("/thistle/spines")).hasSize(3);
+        assertThat(rowOf(signedIn("Redpoll")).path("calls")).isEmpty(); // who may read it blind is shown nothing
+
+        later(Duration.ofMinutes(1));
+        read(siskin, "fruit-collar", "plain-disc");
+        JsonNode readOn = rowOf(siskin).path("calls").get(0);
+        assertThat(readOn.path("name").asText()).isEqualTo("black cherry");
+        assertThat(readOn.has("thistle")).isFalse();
+    }
+
+    @Test
     void the_lot_cannot_be_foreseen_and_falls_as_often_as_it_should() {
         int drawn = 0;
         for (int i = 0; i < 4000; i++) {
