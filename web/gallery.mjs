@@ -63,7 +63,15 @@ for (const file of readdirSync(sheets).sort()) {
   const sheet = JSON.parse(readFileSync(join(sheets, file), 'utf8'))
   let y = 12
   let body = ''
-  for (const character of sheet.characters) {
+  const gate = sheet.gate.map((item) => ({
+    name: `Gate: ${item.name}`,
+    profiles: {},
+    states: [
+      { draw: item.draw, name: 'fits' },
+      { draw: item.drawOtherwise, name: 'fails' },
+    ].filter((one) => one.draw),
+  }))
+  for (const character of [...gate, ...sheet.characters]) {
     const ranges = Object.values(character.profiles).flatMap((one) => (one.range ? [one.range] : []))
     const [least, most] = [Math.min(...ranges.map((one) => one[0])), Math.max(...ranges.map((one) => one[3]))]
     const cells = character.states

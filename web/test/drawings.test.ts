@@ -13,7 +13,8 @@ type Character = {
   states?: { id: string; draw?: Hint }[]
   profiles: Record<string, { range?: number[] }>
 }
-type Sheet = { id: string; characters: Character[] }
+type GateItem = { id: string; draw?: Hint; drawOtherwise?: Hint }
+type Sheet = { id: string; gate: GateItem[]; characters: Character[] }
 
 const FOLDER = fileURLToPath(new URL('../../formats/src/main/resources/groups/', import.meta.url))
 const SHEETS = readdirSync(FOLDER)
@@ -65,7 +66,7 @@ function expectSound(picture: Picture): void {
   expect(Math.max(...ys)).toBeLessThanOrEqual(picture.height + BLEED)
 }
 
-describe.each(SHEETS)('the drawings of the $id', ({ characters }) => {
+describe.each(SHEETS)('the drawings of the $id', ({ gate, characters }) => {
   const withStates = characters.filter((one) => one.states)
   const numeric = characters.filter((one) => !one.states)
 
@@ -76,6 +77,16 @@ describe.each(SHEETS)('the drawings of the $id', ({ characters }) => {
     })
     pictures.forEach(expectSound)
     expect(new Set(pictures.map((one) => JSON.stringify(one.marks))).size).toBe(pictures.length)
+  })
+
+  it.each(gate)('show what fits the gate item $id, and otherwise if anything can be drawn', (item) => {
+    if (!item.draw) throw new Error('no drawing')
+    const fits = pictureOf(item.draw)
+    expectSound(fits)
+    if (!item.drawOtherwise) return
+    const fails = pictureOf(item.drawOtherwise)
+    expectSound(fails)
+    expect(JSON.stringify(fails)).not.toBe(JSON.stringify(fits))
   })
 
   it.each(numeric)('measure $id from its least to its largest value', ({ draw: figure, profiles }) => {

@@ -10,14 +10,15 @@ const RANKS = ['flat', 'v', 'covering'] as const
 const SPRAY = ['flat', 'raised', 'bushy'] as const
 const CANALS = ['edge', 'inside'] as const
 
-/** One needle, large, its foot below; tip; pores: white dots above; bands: pale ones beneath. */
+/** One needle, large, its foot below; slim: half as broad; tip; pores: white dots above; bands: pale ones beneath. */
 export function needle(read: Reader): Picture {
+  const slim = read.flag('slim')
   const tip = read.word('tip', TIPS)
   const pores = read.word('pores', PORES)
   const bands = read.word('bands', BANDS)
   read.done()
   const sketch = new Sketch()
-  const half = 21
+  const half = slim ? 12 : 21
   const ends: Readonly<Record<(typeof TIPS)[number], readonly Point[]>> = {
     rounded: [
       [half, 40],
@@ -47,8 +48,8 @@ export function needle(read: Reader): Picture {
   const outline = [
     ...curve(
       [
-        [92, 192],
-        [88, 176],
+        [100 - Math.min(8, half * 0.6), 192],
+        [100 - Math.min(12, half * 0.8), 176],
         [100 - half, 150],
         [100 - half, 60],
       ],
@@ -59,8 +60,8 @@ export function needle(read: Reader): Picture {
       [
         [100 + half, 60],
         [100 + half, 150],
-        [112, 176],
-        [108, 192],
+        [100 + Math.min(12, half * 0.8), 176],
+        [100 + Math.min(8, half * 0.6), 192],
       ],
       5,
     ),
@@ -68,13 +69,14 @@ export function needle(read: Reader): Picture {
   sketch.shape(outline, bands === 'none' && pores === 'none' ? 'green' : 'leaf', 2.8)
   if (bands !== 'none') {
     for (const side of [-1, 1]) {
-      const w = bands === 'clear' ? 7 : 3
+      const w = (bands === 'clear' ? 0.33 : 0.14) * half
+      const x = 100 + side * 0.52 * half
       sketch.shape(
         [
-          [100 + side * 11 - w / 2, 166],
-          [100 + side * 11 - w / 2, 44],
-          [100 + side * 11 + w / 2, 44],
-          [100 + side * 11 + w / 2, 166],
+          [x - w / 2, 166],
+          [x - w / 2, 44],
+          [x + w / 2, 44],
+          [x + w / 2, 166],
         ],
         bands === 'clear' ? 'pale' : 'grey',
         bands === 'clear' ? 1.2 : 0.7,
@@ -83,8 +85,8 @@ export function needle(read: Reader): Picture {
   }
   if (pores !== 'none') {
     for (let y = 26; y < (pores === 'tip' ? 62 : 172); y += 7) {
-      for (const x of [-12, -7, 7, 12])
-        sketch.dot([100 + x, y + (x % 2)], 1.5, 'ink').dot([100 + x, y + (x % 2)], 0.8, 'pale')
+      for (const x of [-0.57, -0.33, 0.33, 0.57].map((part) => part * half))
+        sketch.dot([100 + x, y + (Math.round(x) % 2)], 1.5, 'ink').dot([100 + x, y + (x % 2)], 0.8, 'pale')
     }
   }
   sketch.line(

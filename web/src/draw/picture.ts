@@ -20,6 +20,7 @@ export type Role =
   | 'brown'
   | 'grey'
   | 'green'
+  | 'sage' // grey-green
   | 'bloom' // bluish wax
   | 'pink'
   | 'measure' // what a measuring tape says

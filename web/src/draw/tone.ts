@@ -18,6 +18,7 @@ export const TONES = {
   grey: { role: 'grey', pattern: 'dots' },
   green: { role: 'green', pattern: 'dashes' },
   bluish: { role: 'bloom', pattern: 'dots' },
+  sage: { role: 'sage', pattern: 'plain' },
   pale: { role: 'leaf', pattern: 'plain' },
   lemon: { role: 'lemon', pattern: 'dots' },
   cream: { role: 'cream', pattern: 'plain' },

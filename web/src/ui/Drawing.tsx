@@ -22,6 +22,7 @@ const FILL: Readonly<Record<Role, string>> = {
   brown: 'fill-draw-brown',
   grey: 'fill-draw-grey',
   green: 'fill-draw-green',
+  sage: 'fill-draw-sage',
   bloom: 'fill-draw-bloom',
   pink: 'fill-draw-pink',
   measure: 'fill-thistle',

@@ -22,7 +22,7 @@ export function Sheet({ title, open, onOpenChange, children }: Props) {
             event.preventDefault()
             if (event.currentTarget instanceof HTMLElement) event.currentTarget.focus()
           }}
-          className="fixed z-20 top-1/2 left-1/2 max-h-[92dvh] w-[min(40rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-plain border border-ink bg-paper p-6"
+          className="fixed z-20 top-1/2 left-1/2 max-h-[92dvh] w-[min(40rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-plain border border-ink bg-paper p-6 outline-none"
         >
           <Dialog.Title className="mb-4 pr-12 text-2xl">{title}</Dialog.Title>
           {children}

@@ -50,6 +50,11 @@ export function measured(value: number, unit: string | null | undefined): string
   return unit ? `${value} ${unit}` : `${value}`
 }
 
+/** A name as it stands amid a sentence: "rough bark", but "LTF, leaf tooth factor". */
+export function amid(name: string): string {
+  return /^\p{Lu}\p{Ll}/u.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name
+}
+
 /** "1 leaf", "3 leaves": only for words that take an s. */
 export function counted(count: number, one: string): string {
   return `${count} ${one}${count === 1 ? '' : 's'}`

@@ -108,7 +108,7 @@ function Row({ name, text }: { readonly name: string; readonly text: string }) {
   )
 }
 
-const SHARE_ROW = 'grid min-h-6 grid-cols-[1rem_1fr_2rem_4.5rem] items-center gap-x-2 leading-tight'
+const SHARE_ROW = 'grid min-h-6 grid-cols-[1rem_1fr_2rem_4.25rem] items-center gap-x-1.5 leading-tight'
 
 function Candidates({ sheet, beam }: Omit<Props, 'bench'>) {
   const { view, against } = beam

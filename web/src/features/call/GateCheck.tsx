@@ -1,10 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Check as Tick, X } from 'lucide-react'
-import { useState } from 'react'
+import { type ReactNode, useState } from 'react'
 import { groupsQuery } from '../../api/groups'
 import { wordsOf } from '../../api/problem'
-import type { Bench, GateItem, Sheet } from '../../api/types'
+import type { Bench, DrawingHint, GateItem, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
+import { Drawing } from '../../ui/Drawing'
 import { Notice } from '../../ui/Notice'
 import { useKeys } from '../../ui/useKeys'
 import { WhichGroup } from '../group/WhichGroup'
@@ -21,9 +22,6 @@ type Props = {
   readonly onFits: () => void
   readonly onSkip: () => void
 }
-
-const TILE =
-  'flex min-h-20 items-center gap-3 sm:min-h-24 rounded-plain border bg-card p-4 text-left text-lg font-semibold hover:bg-thistle-wash aria-pressed:border-2 aria-pressed:border-ink'
 
 /** One thing that every member of the group shares: it fits, or the tree is no member. */
 export function GateCheck({ bench, sheet, item, fits, onMark, onFits, onSkip }: Props) {
@@ -47,27 +45,16 @@ export function GateCheck({ bench, sheet, item, fits, onMark, onFits, onSkip }: 
         <p className="mt-2 max-w-prose">{item.howTo}</p>
       </div>
       <div className="grid max-w-2xl grid-cols-2 gap-3">
-        <button
-          type="button"
-          className={`${TILE} border-edge`}
-          aria-pressed={fits === true}
-          onClick={markFits}
-        >
-          <Key name="1" />
-          <Tick aria-hidden className="size-7 text-moss" />
+        <Tile name="1" drawn={item.draw} chosen={fits === true} onChoose={markFits}>
+          <Tick aria-hidden className="size-7 shrink-0 text-moss" />
           fits
-        </button>
-        <button
-          type="button"
-          className={`${TILE} border-edge`}
-          aria-pressed={fits === false}
-          onClick={markFails}
-        >
-          <Key name="2" />
-          <X aria-hidden className="size-7 text-rust" />
+        </Tile>
+        <Tile name="2" drawn={item.drawOtherwise} chosen={fits === false} onChoose={markFails}>
+          <X aria-hidden className="size-7 shrink-0 text-rust" />
           fails
-        </button>
+        </Tile>
       </div>
+      {fits !== false && <p className="max-w-prose text-quiet">Where it fails: {item.otherwise}.</p>}
       {fits === false && (
         <Failed sheet={sheet} item={item} change={change} onMark={onMark} onAsk={() => setAsking(true)} />
       )}
@@ -94,6 +81,32 @@ export function GateCheck({ bench, sheet, item, fits, onMark, onFits, onSkip }: 
         </div>
       )}
     </div>
+  )
+}
+
+type TileProps = {
+  /** The key that does the same. */
+  readonly name: string
+  readonly drawn: DrawingHint | null | undefined
+  readonly chosen: boolean
+  readonly onChoose: () => void
+  readonly children: ReactNode
+}
+
+function Tile({ name, drawn, chosen, onChoose, children }: TileProps) {
+  return (
+    <button
+      type="button"
+      className="grid min-h-20 content-between gap-2 rounded-plain border border-edge bg-card p-3 text-left text-lg font-semibold hover:bg-thistle-wash aria-pressed:border-ink aria-pressed:ring-1 aria-pressed:ring-ink sm:min-h-24"
+      aria-pressed={chosen}
+      onClick={onChoose}
+    >
+      {drawn && <Drawing hint={drawn} className="mx-auto aspect-square w-full max-w-44" />}
+      <span className="flex items-center gap-3">
+        <Key name={name} />
+        {children}
+      </span>
+    </button>
   )
 }
 
@@ -133,8 +146,7 @@ function Failed({ sheet, item, change, onMark, onAsk }: FailedProps) {
         </div>
         {other && (
           <p>
-            What you read under {sheet.title.toLowerCase()} is kept, and is there again when you come back to
-            this group.
+            What you read under “{sheet.title}” is kept, and is there again when you come back to this group.
           </p>
         )}
       </div>

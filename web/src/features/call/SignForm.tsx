@@ -6,7 +6,7 @@ import { Problem, wordsOf } from '../../api/problem'
 import type { Bench, Sheet as GroupSheet } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
-import { points } from '../../ui/words'
+import { amid, points } from '../../ui/words'
 import { Conditions } from './Conditions'
 import { checkName, decidingBalance, taxonName } from './judgementWords'
 import { MonthChoice } from './MonthChoice'
@@ -85,9 +85,8 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
     return () => window.removeEventListener('keydown', signByKeys)
   }, [])
   // what speaks against the lead confirms nothing
-  const speaking = decidingBalance(bench)
-    .points.filter((one) => one.points > AGAINST)
-    .sort((a, b) => b.points - a.points)
+  const worth = decidingBalance(bench).points
+  const speaking = worth.filter((one) => one.points > AGAINST).sort((a, b) => b.points - a.points)
   const giveReason = (id: string, text: string) => {
     const given = { ...reasons, [id]: text }
     setReasons(given)
@@ -111,7 +110,7 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
           <fieldset>
             <legend className="font-semibold">Confirmed by</legend>
             <div className="mt-1 flex flex-wrap gap-2">
-              {speaking.map(({ character, points: worth }) => (
+              {speaking.map(({ character, points: its }) => (
                 <label
                   key={character}
                   className="flex min-h-11 items-center gap-2 rounded-plain border border-line bg-card px-3"
@@ -123,8 +122,8 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
                     onChange={() => toggle(character)}
                   />
                   {checkName(sheet, character)}
-                  <span className={`figure font-bold ${worth < 0 ? 'text-rust-ink' : 'text-gold-ink'}`}>
-                    {points(worth)}
+                  <span className={`figure font-bold ${its < 0 ? 'text-rust-ink' : 'text-gold-ink'}`}>
+                    {points(its)}
                   </span>
                 </label>
               ))}
@@ -205,10 +204,13 @@ function asked(contrary: readonly string[], reasons: Readonly<Record<string, str
 
 /** "Silver birch, from twig surface and leaf base; against it: bark base." */
 function sentence(bench: Bench, sheet: GroupSheet, confirming: readonly string[]): string {
-  const names = (ids: readonly string[]) => ids.map((id) => checkName(sheet, id).toLowerCase()).join(', ')
+  const names = (ids: readonly string[]) => ids.map((id) => amid(checkName(sheet, id))).join(', ')
   const taxon = taxonName(sheet, decidingBalance(bench).lead)
   const from = confirming.length > 0 ? `, from ${names(confirming)}` : ''
-  const against =
-    bench.judgement.contrary.length > 0 ? `; against it: ${names(bench.judgement.contrary)}` : ''
+  const contrary = decidingBalance(bench)
+    .points.filter((one) => one.points <= AGAINST)
+    .sort((a, b) => a.points - b.points)
+    .map((one) => one.character)
+  const against = contrary.length > 0 ? `; against it: ${names(contrary)}` : ''
   return `${taxon.charAt(0).toUpperCase()}${taxon.slice(1)}${from}${against}.`
 }

@@ -1,5 +1,5 @@
 import type { Bench, Judgement, Sheet, SuggestedCheck } from '../../api/types'
-import { counted } from '../../ui/words'
+import { amid, counted } from '../../ui/words'
 
 /** The field name of a taxon. */
 export function taxonName(sheet: Sheet, id: string): string {
@@ -81,7 +81,7 @@ export function reasonWords(sheet: Sheet, code: string): string {
   if (kind === 'index') return 'a published function speaks for another taxon'
   if (kind === 'gate') {
     const item = sheet.gate.find((one) => one.id === about)
-    return `it fails what every member of the group shares: ${item?.name.toLowerCase() ?? about}`
+    return `it fails what every member of the group shares: ${item ? amid(item.name) : about}`
   }
   return REASONS[kind] ?? `${sheet.title}: ${code}`
 }

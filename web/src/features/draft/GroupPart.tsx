@@ -4,6 +4,7 @@ import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { answerWords, TRAITS, traitWords } from '../group/firstLooks'
 import { Another } from './Another'
+import { DrawHint } from './DrawHint'
 import { useEditor, wrongIn } from './editor'
 import { LeaveOut } from './LeaveOut'
 import { type GateFile, idOf, ORGANS, replaced, wordsOf, ZONE_WORDS } from './sheetFile'
@@ -152,6 +153,11 @@ export function GatePart() {
   )
 }
 
+const DRAWN = [
+  ['draw', 'Drawn where it fits'],
+  ['drawOtherwise', 'Drawn where it fails'],
+] as const
+
 function GateForm({ item, index }: { readonly item: GateFile; readonly index: number }) {
   const { refusals, readOnly, regional, change } = useEditor()
   const groups = useQuery(groupsQuery)
@@ -198,6 +204,18 @@ function GateForm({ item, index }: { readonly item: GateFile; readonly index: nu
         value={item.otherwiseGroup ?? ''}
         onChange={(group) => set({ otherwiseGroup: group === '' ? null : group })}
       />
+      {DRAWN.map(([key, of]) => (
+        <div key={key}>
+          <p className="mb-1 font-semibold">{of}</p>
+          <DrawHint
+            of={`${item.name}, ${of.toLowerCase()}`}
+            draw={item[key]}
+            measured={false}
+            disabled={fixed}
+            onChange={(draw) => set({ [key]: draw })}
+          />
+        </div>
+      ))}
       {!fixed && (
         <LeaveOut
           onClick={() =>

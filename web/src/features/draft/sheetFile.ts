@@ -37,6 +37,8 @@ export type GateFile = {
   readonly howTo: string
   readonly otherwise: string
   readonly otherwiseGroup?: string | null
+  readonly draw?: DrawFile | null
+  readonly drawOtherwise?: DrawFile | null
 }
 
 /** A published function: the sum of coefficients times measures, and a constant. */

@@ -3,7 +3,7 @@ import type { Character, Sheet } from '../../api/types'
 import { Drawing } from '../../ui/Drawing'
 import { Mark } from '../../ui/Mark'
 import { OneOf } from '../../ui/OneOf'
-import { counted, monthRuns } from '../../ui/words'
+import { amid, counted, monthRuns } from '../../ui/words'
 import { RibbonCell } from './RibbonCell'
 
 const STATIONS = [
@@ -148,9 +148,7 @@ function CharacterCard({ sheet, character }: Props) {
         {character.cluster && (
           <>
             <dt className="font-semibold">One signal with</dt>
-            <dd>
-              {others.length > 0 ? others.map((one) => one.name.toLowerCase()).join(', ') : 'nothing else'}
-            </dd>
+            <dd>{others.length > 0 ? others.map((one) => amid(one.name)).join(', ') : 'nothing else'}</dd>
           </>
         )}
         {character.absence === 'weak' && (

@@ -56,16 +56,37 @@ function useGrowing(to: number): number {
   return shown
 }
 
+const ROW = 'grid grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-2'
+const GATE = [
+  ['draw', 'fits'],
+  ['drawOtherwise', 'fails'],
+] as const
 const TILE = 'rounded-plain border border-line bg-card p-2'
 
 function Group({ sheet }: { readonly sheet: Sheet }) {
   return (
     <section id={sheet.groupId} aria-label={sheet.title}>
       <h2 className="mt-6 mb-2 border-b-2 border-ink text-xl">{sheet.title}</h2>
+      {sheet.gate.map((item) => (
+        <div key={item.id} className="gallery-row mb-4">
+          <h3 className="mb-1 text-base">Gate: {item.name}</h3>
+          <ul className={ROW}>
+            {GATE.map(
+              ([key, words]) =>
+                item[key] && (
+                  <li key={key} className={TILE}>
+                    <Drawing hint={item[key]} className="drawn h-32 w-full" />
+                    <span className="mt-1 block text-sm leading-snug">{words}</span>
+                  </li>
+                ),
+            )}
+          </ul>
+        </div>
+      ))}
       {sheet.characters.map((character) => (
         <div key={character.id} className="gallery-row mb-4">
           <h3 className="mb-1 text-base">{character.name}</h3>
-          <ul className="grid grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-2">
+          <ul className={ROW}>
             {character.states.map((state) => (
               <li key={state.id} className={TILE}>
                 {state.draw && <Drawing hint={state.draw} className="drawn h-32 w-full" />}

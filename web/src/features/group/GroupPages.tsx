@@ -6,6 +6,7 @@ import { wordsOf } from '../../api/problem'
 import { sheetQuery } from '../../api/sheets'
 import type { Sheet } from '../../api/types'
 import { Notice } from '../../ui/Notice'
+import { amid } from '../../ui/words'
 import { Characters } from './Characters'
 import { FieldCard } from './FieldCard'
 import { GroupTabs } from './GroupTabs'
@@ -58,7 +59,7 @@ function Cautions({ sheet }: { readonly sheet: Sheet }) {
   const checks = (topic: string) =>
     sheet.characters
       .filter((one) => one.hazards.some((hazard) => hazard.topic === topic))
-      .map((one) => one.name.toLowerCase())
+      .map((one) => amid(one.name))
   return (
     <>
       <h1 className="text-2xl">{sheet.title}: cautions</h1>

@@ -3,6 +3,7 @@ import { EyeOff } from 'lucide-react'
 import { Link } from 'react-router'
 import type { Bench } from '../../api/types'
 import { Notice } from '../../ui/Notice'
+import { amid } from '../../ui/words'
 import { caseOfTreeQuery } from './queries'
 
 /** What a review means for whoever has the tree on the Bench: read it blind, or go to the table. */
@@ -19,7 +20,7 @@ export function BenchReview({ bench }: { readonly bench: Bench }) {
       <Notice tone="plain">
         <EyeOff aria-hidden className="mr-2 inline size-5" />
         <strong>Blind reading.</strong> What others made of this tree is kept from you until you sign.
-        {above.length > 0 && ` Above all: ${above.join(', ').toLowerCase()}.`}
+        {above.length > 0 && ` Above all: ${above.map(amid).join(', ')}.`}
       </Notice>
     )
   }

@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
 import { Notice } from '../../ui/Notice'
 import { Thistle } from '../../ui/Thistle'
-import { dayAndTime, monthName, percent, points } from '../../ui/words'
+import { amid, dayAndTime, monthName, percent, points } from '../../ui/words'
 import { BeamPicture } from '../call/BeamPicture'
 import { wordsOfReading } from '../call/entries'
 import { checkName } from '../call/judgementWords'
@@ -242,7 +242,7 @@ function SecondPage({ it, sheet, sha256 }: SecondProps) {
             {it.words.map((word) => (
               <li key={word.id}>
                 <strong>{word.observer}</strong>
-                {word.character && ` on ${checkName(sheet, word.character).toLowerCase()}`}: {word.body}
+                {word.character && ` on ${amid(checkName(sheet, word.character))}`}: {word.body}
               </li>
             ))}
             {it.decisions.map((one) => (

@@ -6,7 +6,7 @@ import type { ReviewCase, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Notice } from '../../ui/Notice'
-import { dayAndTime } from '../../ui/words'
+import { amid, dayAndTime } from '../../ui/words'
 import { checkName } from '../call/judgementWords'
 import { outcomeOf } from './caseWords'
 import { caseQuery, sendWord } from './queries'
@@ -50,7 +50,7 @@ export function Thread({ it, sheet, about, onAbout }: Props) {
           <li key={one.id} className="rounded-plain border border-line bg-card px-3 py-2">
             <span className="text-sm text-quiet">
               <strong className="text-ink">{one.observer}</strong>, {dayAndTime(one.at)}
-              {one.about && `, on ${checkName(sheet, one.about).toLowerCase()}`}
+              {one.about && `, on ${amid(checkName(sheet, one.about))}`}
             </span>
             <span className="block whitespace-pre-line">{one.words}</span>
           </li>

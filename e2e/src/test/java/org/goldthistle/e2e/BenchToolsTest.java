@@ -86,6 +86,57 @@ class BenchToolsTest extends BrowserTest {
     }
 
     @Test
+    void how_it_is_read_may_be_said_before_what_is_seen() {
+        Page nuthatch = signedIn("Nuthatch");
+        BenchOnScreen bench = BenchOnScreen.open(nuthatch, 23).month("September");
+        bench.takeUp("Hairs on one-year twigs");
+        assertThat(manner(nuthatch, "sun")).isChecked(); // what is recorded where nothing else is said
+
+        manner(nuthatch, "shade").click();
+        manner(nuthatch, "unsure").click();
+        bench.see("velvety all along").settled();
+        nuthatch.reload();
+
+        assertThat(manner(nuthatch, "shade")).isChecked();
+        assertThat(manner(nuthatch, "unsure")).isChecked();
+        assertThat(manner(nuthatch, "attached")).isChecked();
+    }
+
+    private static Locator manner(Page page, String word) {
+        return page.getByRole(
+                AriaRole.RADIO, new Page.GetByRoleOptions().setName(word).setExact(true));
+    }
+
+    @Test
+    void what_speaks_against_a_call_confirms_nothing_and_its_reason_is_kept() {
+        Page wren = signedIn("Wren");
+        BenchOnScreen bench = BenchOnScreen.open(wren, 23).month("September");
+        bench.takeUp("How the outer twigs hang")
+                .see("long thin twigs hang straight down")
+                .settled();
+        bench.takeUp("Rough black bark").see("thick black bosses").settled();
+        bench.takeUp("Double or single leaf teeth")
+                .see("big teeth")
+                .settled()
+                .see("big teeth")
+                .settled();
+        bench.takeUp("Resin warts").see("scattered warts").settled();
+
+        Locator sheet = bench.openSigning("Sign silver birch");
+        assertThat(sheet).containsText("; against it: resin warts on one-year twigs.");
+        assertThat(sheet.getByRole(AriaRole.CHECKBOX)).hasCount(3);
+        assertThat(sheet.getByLabel("Resin warts").and(sheet.getByRole(AriaRole.CHECKBOX)))
+                .hasCount(0);
+        Locator reason = sheet.getByLabel(Pattern.compile("^Against it: Resin warts"));
+        reason.fill("A slow-grown tree.");
+        wren.keyboard().press("Escape");
+        wren.reload();
+        bench.openSigning("Sign silver birch");
+        assertThat(reason).hasValue("A slow-grown tree.");
+        assertAccessible(wren);
+    }
+
+    @Test
     void values_drop_on_the_ruler_and_can_be_taken_back() {
         Page siskin = signedIn("Siskin");
         BenchOnScreen bench = BenchOnScreen.open(siskin, 23).month("September");

@@ -3,10 +3,12 @@ package org.goldthistle.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Keyboard;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 class KeysTest extends BrowserTest {
@@ -29,6 +31,29 @@ class KeysTest extends BrowserTest {
             Map.entry("Width of one fruit wing over width of the nutlet", List.of("2", ".", "4", "Enter", "Escape")));
 
     private static final int MOST_CHECKS = 8;
+
+    @Test
+    void the_command_line_finds_a_plot_and_a_check_of_the_tree_in_hand() {
+        Page wren = signedIn("Wren");
+        BenchOnScreen bench = BenchOnScreen.open(wren, 24).month("September");
+        Keyboard keys = wren.keyboard();
+        Locator chosen = wren.locator("[role=option][aria-selected=true]");
+
+        keys.press("/");
+        keys.type("hairs on one");
+        assertThat(chosen).containsText("Hairs on one-year twigs");
+        keys.press("Enter");
+        assertThat(bench.heading()).hasText("Hairs on one-year twigs");
+        keys.press("j"); // and goes on from there
+        assertThat(bench.heading()).not().hasText("Hairs on one-year twigs");
+
+        keys.press("/");
+        keys.type("churn edge 04");
+        assertThat(chosen).hasText(Pattern.compile("^Churn Edge 04\\s*plot$"));
+        keys.press("Enter");
+        assertThat(wren.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Churn Edge 04")))
+                .isVisible();
+    }
 
     @Test
     void a_clear_tree_is_found_read_and_signed_without_a_pointer() {

@@ -175,7 +175,10 @@ public final class GroupSheetJson {
         String howTo = fields.text("howTo");
         String otherwise = fields.text("otherwise");
         Optional<String> otherwiseGroup = fields.optionalText("otherwiseGroup");
-        return fields.build(() -> new GateItem(id, name, organ, zone, howTo, otherwise, otherwiseGroup));
+        Optional<Drawing> drawing = optionalDrawing(fields, "draw");
+        Optional<Drawing> otherwiseDrawing = optionalDrawing(fields, "drawOtherwise");
+        return fields.build(
+                () -> new GateItem(id, name, organ, zone, howTo, otherwise, otherwiseGroup, drawing, otherwiseDrawing));
     }
 
     private static DiagnosticCharacter character(JsonFields fields) {
@@ -192,7 +195,7 @@ public final class GroupSheetJson {
         Absence absence = fields.coded("absence", Absence.values());
         String howTo = fields.text("howTo");
         Optional<String> pitfall = fields.optionalText("pitfall");
-        Optional<Drawing> figure = optionalDrawing(fields);
+        Optional<Drawing> figure = optionalDrawing(fields, "draw");
         return fields.build(() -> new DiagnosticCharacter(
                 id,
                 name,
@@ -215,7 +218,7 @@ public final class GroupSheetJson {
             List<State> states = fields.objects("states", false, state -> {
                 String id = state.text("id");
                 String name = state.text("name");
-                Optional<Drawing> drawing = optionalDrawing(state);
+                Optional<Drawing> drawing = optionalDrawing(state, "draw");
                 return state.build(() -> new State(id, name, drawing));
             });
             return fields.build(() -> new StateScale(ordered, states));
@@ -237,8 +240,8 @@ public final class GroupSheetJson {
         };
     }
 
-    private static Optional<Drawing> optionalDrawing(JsonFields fields) {
-        return fields.has("draw") ? Optional.ofNullable(drawing(fields.object("draw"))) : Optional.empty();
+    private static Optional<Drawing> optionalDrawing(JsonFields fields, String key) {
+        return fields.has(key) ? Optional.ofNullable(drawing(fields.object(key))) : Optional.empty();
     }
 
     private static Drawing drawing(JsonFields fields) {

@@ -110,6 +110,8 @@ public final class GroupSheetWriter {
         node.put("howTo", item.howTo());
         node.put("otherwise", item.otherwise());
         item.otherwiseGroup().ifPresent(group -> node.put("otherwiseGroup", group));
+        item.drawing().ifPresent(drawing -> node.set("draw", drawing(drawing)));
+        item.otherwiseDrawing().ifPresent(drawing -> node.set("drawOtherwise", drawing(drawing)));
         return node;
     }
 

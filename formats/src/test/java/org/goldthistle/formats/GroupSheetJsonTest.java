@@ -49,6 +49,9 @@ class GroupSheetJsonTest {
     void every_state_is_drawn_and_no_two_of_a_character_alike(String group) {
         GroupSheet sheet = GroupSheetJson.read(BuiltInLibrary.sheetText(group));
 
+        assertThat(sheet.gate())
+                .isNotEmpty()
+                .allSatisfy(item -> assertThat(item.drawing()).isPresent().isNotEqualTo(item.otherwiseDrawing()));
         for (DiagnosticCharacter character : sheet.characters()) {
             if (character.scale() instanceof StateScale scale) {
                 assertThat(scale.states())

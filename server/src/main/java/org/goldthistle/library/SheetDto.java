@@ -60,20 +60,24 @@ record SheetDto(
     /** What is recorded when the group cannot be separated. */
     record FallbackDto(String scientificName, String commonName) {}
 
-    /** What every member of the group shares, what a tree is likely to be without it, and the group to look in then. */
+    /** What every member of the group shares, what a tree is likely to be without it, the group to look in then; drawn. */
     record GateItemDto(
             String id,
             String name,
             String howTo,
             String otherwise,
-            @Nullable String otherwiseGroup) {
+            @Nullable String otherwiseGroup,
+            @Nullable CharacterDto.DrawingDto draw,
+            @Nullable CharacterDto.DrawingDto drawOtherwise) {
         static GateItemDto of(GateItem item) {
             return new GateItemDto(
                     item.id(),
                     item.name(),
                     item.howTo(),
                     item.otherwise(),
-                    item.otherwiseGroup().orElse(null));
+                    item.otherwiseGroup().orElse(null),
+                    item.drawing().map(CharacterDto.DrawingDto::of).orElse(null),
+                    item.otherwiseDrawing().map(CharacterDto.DrawingDto::of).orElse(null));
         }
     }
 

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.DiscriminantIndex;
+import org.goldthistle.core.sheet.Drawing;
 import org.goldthistle.core.sheet.FirstLook;
 import org.goldthistle.core.sheet.GateItem;
 import org.goldthistle.core.sheet.GroupSheet;
@@ -116,7 +117,9 @@ public final class SheetDifference {
                 .aspect("station", was.zone(), is.zone(), Spelling::words)
                 .text("how to look", was.howTo(), is.howTo())
                 .text("otherwise", was.otherwise(), is.otherwise())
-                .optional("group to look in otherwise", was.otherwiseGroup(), is.otherwiseGroup());
+                .optional("group to look in otherwise", was.otherwiseGroup(), is.otherwiseGroup())
+                .aspect("drawing", was.drawing(), is.drawing(), SheetDifference::drawn)
+                .aspect("drawing otherwise", was.otherwiseDrawing(), is.otherwiseDrawing(), SheetDifference::drawn);
     }
 
     private void index(DiscriminantIndex was, DiscriminantIndex is) {
@@ -169,11 +172,7 @@ public final class SheetDifference {
                 .aspect("not seeing it", was.absence(), is.absence(), Spelling::words)
                 .text("how to look", was.guidance().howTo(), is.guidance().howTo())
                 .optional("pitfall", was.guidance().pitfall(), is.guidance().pitfall())
-                .aspect(
-                        "drawing",
-                        was.guidance().figure(),
-                        is.guidance().figure(),
-                        one -> one.map(Object::toString).orElse("none"));
+                .aspect("drawing", was.guidance().figure(), is.guidance().figure(), SheetDifference::drawn);
     }
 
     private static String hazards(List<? extends Coded> hazards) {
@@ -190,9 +189,8 @@ public final class SheetDifference {
             } else {
                 State old = was.states().get(index);
                 changes.text("state", old.name(), state.name());
-                if (!old.drawing().equals(state.drawing())) {
-                    changes.text("drawing of \"" + state.name() + "\"", drawn(old), drawn(state));
-                }
+                changes.aspect(
+                        "drawing of \"" + state.name() + "\"", old.drawing(), state.drawing(), SheetDifference::drawn);
             }
         }
         for (State state : was.states()) {
@@ -211,9 +209,8 @@ public final class SheetDifference {
         changes.aspect("order of states", order, now, ids -> String.join(", ", ids));
     }
 
-    private static String drawn(State state) {
-        return state.drawing()
-                .map(one -> one.part().replace('-', ' ')
+    private static String drawn(Optional<Drawing> drawing) {
+        return drawing.map(one -> one.part().replace('-', ' ')
                         + one.parameters().entrySet().stream()
                                 .map(parameter -> ", " + parameter.getKey() + " " + parameter.getValue())
                                 .collect(Collectors.joining()))

@@ -8,6 +8,8 @@ import org.goldthistle.core.Refusals;
  *
  * @param otherwise what the tree is likely to be when the item fails
  * @param otherwiseGroup id of the group to look in then, if the library has one
+ * @param drawing what every member shows, drawn, if it is
+ * @param otherwiseDrawing what is seen when the item fails, drawn, if it is
  */
 public record GateItem(
         String id,
@@ -16,7 +18,9 @@ public record GateItem(
         Zone zone,
         String howTo,
         String otherwise,
-        Optional<String> otherwiseGroup) {
+        Optional<String> otherwiseGroup,
+        Optional<Drawing> drawing,
+        Optional<Drawing> otherwiseDrawing) {
     /** @throws org.goldthistle.core.RefusedException if a text is blank */
     public GateItem {
         var refusals = new Refusals();

@@ -11,7 +11,9 @@ import org.goldthistle.core.RandomSheets;
 import org.goldthistle.core.Sheets;
 import org.goldthistle.core.Sheets.CharacterBuilder;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
+import org.goldthistle.core.sheet.Drawing;
 import org.goldthistle.core.sheet.Effort;
+import org.goldthistle.core.sheet.GateItem;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.Habitat;
 import org.goldthistle.core.sheet.Harm;
@@ -109,6 +111,41 @@ class SheetDifferenceTest {
         assertThat(SheetDifference.between(Sheets.sheet(Sheets.pair(), bark, bud), Sheets.sheet(Sheets.pair(), bud)))
                 .extracting(SheetDifferenceTest::line)
                 .containsExactly("the bark: : the bark → nothing");
+    }
+
+    @Test
+    void drawings_of_the_gate_are_told() {
+        GroupSheet plain = Sheets.sheet(Sheets.pair(), bark().in("a", 1, 0).build());
+        Optional<Drawing> pairs = Optional.of(new Drawing("arrangement", Map.of("arrangement", "opposite")));
+
+        assertThat(SheetDifference.between(gated(plain, Optional.empty()), gated(plain, pairs)))
+                .extracting(SheetDifferenceTest::line)
+                .containsExactly("leaves singly: drawing otherwise: none → arrangement, arrangement opposite");
+    }
+
+    private static GroupSheet gated(GroupSheet sheet, Optional<Drawing> otherwise) {
+        return new GroupSheet(
+                sheet.id(),
+                sheet.title(),
+                sheet.region(),
+                sheet.why(),
+                sheet.taxa(),
+                sheet.fallback(),
+                sheet.firstLook(),
+                List.of(new GateItem(
+                        "singly",
+                        "leaves singly",
+                        Organ.LEAF,
+                        Zone.HAND,
+                        "look",
+                        "another group",
+                        Optional.empty(),
+                        Optional.empty(),
+                        otherwise)),
+                sheet.characters(),
+                sheet.indices(),
+                sheet.cautions(),
+                sheet.sources());
     }
 
     @Test

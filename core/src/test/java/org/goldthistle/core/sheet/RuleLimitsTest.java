@@ -219,7 +219,16 @@ class RuleLimitsTest {
     }
 
     private static GateItem gate(String id, String name, String howTo, String otherwise) {
-        return new GateItem(id, name, Organ.LEAF, Zone.HAND, howTo, otherwise, Optional.empty());
+        return new GateItem(
+                id,
+                name,
+                Organ.LEAF,
+                Zone.HAND,
+                howTo,
+                otherwise,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     private static DiscriminantIndex index(
