@@ -225,11 +225,13 @@ class BenchToolsTest extends BrowserTest {
         BenchOnScreen bench = BenchOnScreen.open(wren, 16);
         bench.button(Pattern.compile("^Which group\\?$")).click();
         Locator dialog = wren.getByRole(AriaRole.DIALOG);
-        dialog.getByText("I cannot tell").click();
-        dialog.getByText("thorns", new Locator.GetByTextOptions().setExact(true))
-                .or(dialog.getByText("needles in tufts"))
-                .first()
-                .click();
+        Locator thorns = dialog.getByText("thorns", new Locator.GetByTextOptions().setExact(true));
+        Locator unknown = dialog.getByText("I cannot tell");
+        unknown.click(); // whichever is asked first in this month
+        while (!thorns.or(unknown).first().innerText().equals("thorns")) {
+            unknown.click();
+        }
+        thorns.click();
         assertThat(dialog.getByLabel("What was seen")).isVisible();
         assertAccessible(wren);
         dialog.getByLabel("What was seen").getByRole(AriaRole.BUTTON).click();

@@ -5,6 +5,7 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
@@ -180,10 +181,13 @@ public class LibraryService {
         return GroupSheetWriter.text(find(versionId).sheet());
     }
 
-    /** What is left of the library after a few first looks at a tree. */
+    /** What is left of the library after a few first looks at a tree, in this month. */
     @Transactional(readOnly = true)
     WhichGroup which(Map<Trait, String> answers) {
-        return WhichGroup.of(newest().stream().map(StoredSheet::sheet).toList(), answers);
+        return WhichGroup.of(
+                newest().stream().map(StoredSheet::sheet).toList(),
+                answers,
+                LocalDate.now(clock).getMonthValue());
     }
 
     /** What is different between two versions of sheets. */

@@ -16,6 +16,8 @@ import org.goldthistle.core.sheet.Trait;
  * @param next the trait that narrows what remains the most; empty: no further look parts them
  */
 public record WhichGroup(List<GroupSheet> remaining, Map<String, Trait> ruledOut, Optional<Trait> next) {
+    /** On how many trees what is out of season can be told all the same, from what is left of it: a guess. */
+    private static final double SHOWN_OUT_OF_SEASON = 0.25;
 
     /** Copies the lists. */
     public WhichGroup {
@@ -27,8 +29,9 @@ public record WhichGroup(List<GroupSheet> remaining, Map<String, Trait> ruledOut
      * Goes through a library.
      *
      * @param answers by trait, each one of the trait's answers
+     * @param month of the look, 1-12
      */
-    public static WhichGroup of(List<GroupSheet> library, Map<Trait, String> answers) {
+    public static WhichGroup of(List<GroupSheet> library, Map<Trait, String> answers, int month) {
         List<GroupSheet> remaining = new ArrayList<>();
         Map<String, Trait> ruledOut = new LinkedHashMap<>();
         for (GroupSheet sheet : library) {
@@ -38,15 +41,18 @@ public record WhichGroup(List<GroupSheet> remaining, Map<String, Trait> ruledOut
                     .findFirst();
             against.ifPresentOrElse(trait -> ruledOut.put(sheet.id(), trait), () -> remaining.add(sheet));
         }
-        return new WhichGroup(remaining, ruledOut, next(remaining, answers));
+        return new WhichGroup(remaining, ruledOut, next(remaining, answers, month));
     }
 
     /** The open trait after whose answer the fewest groups are to be expected, the earlier at a tie. */
-    private static Optional<Trait> next(List<GroupSheet> remaining, Map<Trait, String> answers) {
+    private static Optional<Trait> next(List<GroupSheet> remaining, Map<Trait, String> answers, int month) {
         Optional<Trait> best = Optional.empty();
         double fewest = remaining.size() - 1e-9; // a look that rules nothing out is none
         for (Trait trait : Trait.values()) {
-            double left = answers.containsKey(trait) ? remaining.size() : expectedLeft(remaining, trait);
+            double told = trait.isShownIn(month) ? 1 : SHOWN_OUT_OF_SEASON;
+            double left = answers.containsKey(trait)
+                    ? remaining.size()
+                    : told * expectedLeft(remaining, trait) + (1 - told) * remaining.size();
             if (left < fewest) {
                 fewest = left;
                 best = Optional.of(trait);

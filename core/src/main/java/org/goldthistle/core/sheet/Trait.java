@@ -1,6 +1,7 @@
 package org.goldthistle.core.sheet;
 
 import java.util.List;
+import java.util.Set;
 import org.goldthistle.core.Coded;
 
 /**
@@ -9,18 +10,19 @@ import org.goldthistle.core.Coded;
  */
 public enum Trait implements Coded {
     /** What the foliage is made of. */
-    FOLIAGE("foliage", "broad", "single-needles", "needle-tufts"),
+    FOLIAGE("foliage", Months.ALL, "broad", "single-needles", "needle-tufts"),
     /** How leaves or buds stand on the twig. */
-    LEAF_SET("leaf-set", "singly", "pairs"),
+    LEAF_SET("leaf-set", Months.ALL, "singly", "pairs"),
     /** Whether there are thorns anywhere. */
-    THORNS("thorns", "none", "some"),
+    THORNS("thorns", Months.ALL, "none", "some"),
     /** The blade of a broad leaf. */
-    BLADE("blade", "undivided", "lobed"),
+    BLADE("blade", Set.of(5, 6, 7, 8, 9, 10), "undivided", "lobed"),
     /** What covers a winter bud. */
-    BUD("bud", "scales", "one-cap", "naked"),
+    BUD("bud", Set.of(9, 10, 11, 12, 1, 2, 3), "scales", "one-cap", "naked"),
     /** What it bears, or what is left of it under the tree. */
     FRUIT(
             "fruit",
+            Set.of(6, 7, 8, 9, 10, 11),
             "conifer-cones",
             "small-woody-cones",
             "crumbling-catkins",
@@ -31,10 +33,12 @@ public enum Trait implements Coded {
             "woolly-capsules");
 
     private final String code;
+    private final Set<Integer> months;
     private final List<String> answers;
 
-    Trait(String code, String... answers) {
+    Trait(String code, Set<Integer> months, String... answers) {
         this.code = code;
+        this.months = months;
         this.answers = List.of(answers);
     }
 
@@ -43,8 +47,17 @@ public enum Trait implements Coded {
         return code;
     }
 
+    /** Whether most trees show it in a month, 1-12. */
+    public boolean isShownIn(int month) {
+        return months.contains(month);
+    }
+
     /** The codes of its answers. */
     public List<String> answers() {
         return answers;
+    }
+
+    private static final class Months {
+        static final Set<Integer> ALL = Set.of(1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12);
     }
 }
