@@ -84,7 +84,8 @@ class Screenshots extends BrowserTest {
         shoot(small, "bench-390");
         Page lead = signedIn("Treecreeper");
         lead.getByText("Plots").click();
-        lead.getByText("Heron Carr 02").waitFor();
+        lead.waitForURL("**/plots");
+        lead.getByText("Heron Carr 02").first().waitFor();
         shoot(lead, "plots");
     }
 
