@@ -40,7 +40,7 @@ function listen() {
 }
 
 const settled = () =>
-  page.waitForFunction(() => document.querySelector('main')?.dataset.unsent === '0', undefined, { polling: 5 })
+  page.waitForFunction(() => localStorage.getItem('goldthistle.outbox') === null, undefined, { polling: 5 })
 
 /** Reads every check that can be read now and has states, so that the balance is as full as it gets; then one of them anew. */
 async function press(check, count) {

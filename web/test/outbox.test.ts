@@ -8,10 +8,14 @@ vi.stubGlobal('localStorage', {
   removeItem: (key: string) => void kept.delete(key),
 })
 
-const online = new Set<() => void>()
+const heard = new Map<string, Set<() => void>>()
+const happens = (event: string) => {
+  for (const listener of heard.get(event) ?? []) listener()
+}
 vi.stubGlobal('window', {
-  addEventListener: (_: string, listener: () => void) => online.add(listener),
-  removeEventListener: (_: string, listener: () => void) => online.delete(listener),
+  addEventListener: (event: string, listener: () => void) =>
+    heard.set(event, new Set(heard.get(event)).add(listener)),
+  removeEventListener: (event: string, listener: () => void) => heard.get(event)?.delete(listener),
   setTimeout: (act: () => void, wait: number) => setTimeout(act, wait),
   clearTimeout: (timer: ReturnType<typeof setTimeout> | undefined) => clearTimeout(timer),
 })
@@ -52,7 +56,7 @@ function server(answer: (unsent: Unsent) => void = () => undefined) {
 describe('the outbox', () => {
   beforeEach(() => {
     kept.clear()
-    online.clear()
+    heard.clear()
     vi.useFakeTimers()
   })
 
@@ -104,7 +108,7 @@ describe('the outbox', () => {
     await vi.advanceTimersByTimeAsync(0)
 
     away = false
-    for (const listener of online) listener()
+    happens('online')
     await vi.advanceTimersByTimeAsync(0)
 
     expect(got).toHaveLength(2)
@@ -193,5 +197,36 @@ describe('the outbox', () => {
     expect(ended.got).toEqual(['1'])
     expect(siskins.got).toEqual([])
     expect(dippers.got).toEqual(['1'])
+  })
+
+  it('is told of with a prompt answer, and with a slow one after a moment or before the next key', async () => {
+    const { outbox } = await opened()
+    let answer: () => void = () => undefined
+    outbox.start('Dipper', async () => {
+      await new Promise<void>((resolve) => {
+        answer = resolve
+      })
+      return () => undefined
+    })
+    const told = vi.fn(() => outbox.snapshot().length)
+    outbox.subscribe(told)
+
+    outbox.add(entry('1', read('bark', 'smooth')))
+    await vi.advanceTimersByTimeAsync(30)
+    expect(told).not.toHaveBeenCalled()
+    answer()
+    await vi.advanceTimersByTimeAsync(100)
+    expect(told.mock.results.map((one) => one.value)).toEqual([0])
+
+    outbox.add(entry('2', read('bark', 'cracked')))
+    happens('keydown')
+    happens('keydown')
+    expect(told.mock.results.map((one) => one.value)).toEqual([0, 1])
+    answer()
+    await vi.advanceTimersByTimeAsync(100)
+
+    outbox.add(entry('3', read('bark', 'smooth')))
+    await vi.advanceTimersByTimeAsync(100)
+    expect(told.mock.results.map((one) => one.value)).toEqual([0, 1, 0, 1])
   })
 })

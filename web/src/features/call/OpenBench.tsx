@@ -55,13 +55,13 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
     setWanted(undefined)
   }, [wanted, waiting, refused, slow])
   // the command line sends a check by the address
-  const { key: arrival, state: sent } = useLocation()
+  const location = useLocation()
   useEffect(() => {
-    const check = (sent as { readonly check?: string } | null)?.check
-    if (arrival === '' || check === undefined) return
+    const check = (location.state as { readonly check?: string } | null)?.check
+    if (check === undefined) return
     setChosen(check)
     setPart('check')
-  }, [arrival, sent])
+  }, [location])
   const takeUp = (id: string) => {
     setChosen(id)
     setSearch({ check: id }, { replace: true })
@@ -94,7 +94,7 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
   })
 
   return (
-    <main className="flex min-h-0 flex-1 flex-col" data-unsent={waiting}>
+    <main className="flex min-h-0 flex-1 flex-col">
       <ContextBar bench={bench} sheet={sheet} />
       <Notices bench={bench} sheet={sheet} waiting={slow ? waiting : 0} />
       <div className="grid flex-1 lg:min-h-0 lg:grid-cols-[19.5rem_minmax(0,1fr)_22rem] lg:grid-rows-1">

@@ -84,9 +84,11 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
     window.addEventListener('keydown', signByKeys)
     return () => window.removeEventListener('keydown', signByKeys)
   }, [])
-  // what speaks against the lead confirms nothing
+  // what speaks against the lead confirms nothing, unless it rules a third taxon out
   const worth = decidingBalance(bench).points
-  const speaking = worth.filter((one) => one.points > AGAINST).sort((a, b) => b.points - a.points)
+  const speaking = worth
+    .filter((one) => one.points > AGAINST || judgement.confirming.includes(one.character))
+    .sort((a, b) => b.points - a.points)
   const giveReason = (id: string, text: string) => {
     const given = { ...reasons, [id]: text }
     setReasons(given)

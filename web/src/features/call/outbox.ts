@@ -24,10 +24,14 @@ export type Unsent = {
   readonly refused?: string
 }
 
+// by the time one of them is handled the page knows of all that was entered
+const INPUTS = ['keydown', 'pointerdown', 'click'] as const
+
 /** Hands one entry to the server and answers how to show what came back; throws Away or Problem. */
 export type Send = (unsent: Unsent) => Promise<() => void>
 
 const KEY = 'outbox'
+const PROMPT = 80 // milliseconds; an answer within them is drawn together with what was entered
 const FIRST_WAIT = 1000 // milliseconds
 const LONGEST_WAIT = 15_000
 
@@ -44,7 +48,8 @@ function subject(entered: Entered): string {
 
 /**
  * What the server does not have yet. It lives in this browser's storage, so it outlasts a reload, and is sent one
- * after the other; while the server is away it is tried again by itself.
+ * after the other; while the server is away it is tried again by itself. The page hears of an entry with its answer, so
+ * that it is drawn anew once, or a moment later if the answer keeps it waiting, and in any case before the next key or touch.
  */
 class Outbox {
   private entries: readonly Unsent[] = readKept<readonly Unsent[]>(KEY, [])
@@ -52,6 +57,7 @@ class Outbox {
   private sending = false
   private wait = FIRST_WAIT
   private timer: number | undefined
+  private telling: number | undefined
   private sender: { readonly observer: string; readonly send: Send } | undefined
 
   /** Starts sending for an observer; the answer stops it. */
@@ -59,9 +65,11 @@ class Outbox {
     this.sender = { observer, send }
     const retry = () => this.flush()
     window.addEventListener('online', retry)
+    for (const input of INPUTS) window.addEventListener(input, this.tellWhatWaits, true)
     this.flush()
     return () => {
       window.removeEventListener('online', retry)
+      for (const input of INPUTS) window.removeEventListener(input, this.tellWhatWaits, true)
       window.clearTimeout(this.timer)
       this.sender = undefined
     }
@@ -74,9 +82,10 @@ class Outbox {
       other.observer === unsent.observer &&
       subject(other.entered) === subject(unsent.entered)
     // what is being sent right now may have arrived already, so it is not taken back
-    this.change(
+    this.keep(
       this.entries.filter((other, i) => !isSame(other) || (this.sending && i === this.head())).concat(unsent),
     )
+    this.telling ??= window.setTimeout(this.tell, PROMPT)
     this.flush()
   }
 
@@ -131,12 +140,23 @@ class Outbox {
   }
 
   private change(entries: readonly Unsent[]): void {
+    this.keep(entries)
+    this.tell()
+  }
+
+  private keep(entries: readonly Unsent[]): void {
     this.entries = entries
     keep(KEY, entries.length > 0 ? entries : undefined)
-    // not at once: what is sent after this is on its way before the page is drawn anew, but before the next key is heard
-    queueMicrotask(() => {
-      for (const listener of this.listeners) listener()
-    })
+  }
+
+  private tell = (): void => {
+    window.clearTimeout(this.telling)
+    this.telling = undefined
+    for (const listener of this.listeners) listener()
+  }
+
+  private tellWhatWaits = (): void => {
+    if (this.telling !== undefined) this.tell()
   }
 }
 

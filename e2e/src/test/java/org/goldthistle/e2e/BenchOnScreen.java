@@ -113,7 +113,8 @@ final class BenchOnScreen {
 
     /** Waits until the server has all that was entered. */
     BenchOnScreen settled() {
-        page.locator("main[data-unsent='0']").waitFor();
+        page.waitForFunction(
+                "() => JSON.parse(localStorage.getItem('goldthistle.outbox') ?? '[]').every((one) => one.refused)");
         return this;
     }
 
