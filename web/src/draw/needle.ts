@@ -10,7 +10,7 @@ const RANKS = ['flat', 'v', 'covering'] as const
 const SPRAY = ['flat', 'raised', 'bushy'] as const
 const CANALS = ['edge', 'inside'] as const
 
-/** One needle, large, its foot below; slim: half as broad; tip; pores: white dots above; bands: pale ones beneath. */
+/** One needle, large, its foot below; slim: less broad; tip; pores: white dots above; bands: pale ones beneath. */
 export function needle(read: Reader): Picture {
   const slim = read.flag('slim')
   const tip = read.word('tip', TIPS)
@@ -18,7 +18,7 @@ export function needle(read: Reader): Picture {
   const bands = read.word('bands', BANDS)
   read.done()
   const sketch = new Sketch()
-  const half = slim ? 12 : 21
+  const half = slim ? 15 : 21
   const ends: Readonly<Record<(typeof TIPS)[number], readonly Point[]>> = {
     rounded: [
       [half, 40],
@@ -69,7 +69,7 @@ export function needle(read: Reader): Picture {
   sketch.shape(outline, bands === 'none' && pores === 'none' ? 'green' : 'leaf', 2.8)
   if (bands !== 'none') {
     for (const side of [-1, 1]) {
-      const w = (bands === 'clear' ? 0.33 : 0.14) * half
+      const w = bands === 'clear' ? 7 : 3
       const x = 100 + side * 0.52 * half
       sketch.shape(
         [
