@@ -53,6 +53,20 @@ function server(answer: (unsent: Unsent) => void = () => undefined) {
   return { got, shown, send }
 }
 
+/** The outbox of somebody whose server is away until it is said to come back. */
+async function openedWhileAway() {
+  const { outbox, Away } = await opened()
+  let away = true
+  const { got, send } = server(() => {
+    if (away) throw new Away()
+  })
+  outbox.start('Dipper', send)
+  const comesBack = () => {
+    away = false
+  }
+  return { outbox, got, comesBack }
+}
+
 describe('the outbox', () => {
   beforeEach(() => {
     kept.clear()
@@ -76,12 +90,7 @@ describe('the outbox', () => {
   })
 
   it('keeps everything while the server is away and tries again by itself, less and less often', async () => {
-    const { outbox, Away } = await opened()
-    let away = true
-    const { got, send } = server(() => {
-      if (away) throw new Away()
-    })
-    outbox.start('Dipper', send)
+    const { outbox, got, comesBack } = await openedWhileAway()
 
     outbox.add(entry('1', read('bark', 'smooth')))
     await vi.advanceTimersByTimeAsync(900)
@@ -90,7 +99,7 @@ describe('the outbox', () => {
     expect(got).toHaveLength(2)
     await vi.advanceTimersByTimeAsync(1800)
     expect(got).toHaveLength(2)
-    away = false
+    comesBack()
     await vi.advanceTimersByTimeAsync(400)
 
     expect(got).toHaveLength(3)
@@ -98,16 +107,11 @@ describe('the outbox', () => {
   })
 
   it('does not wait for its turn once the browser says that it is online again', async () => {
-    const { outbox, Away } = await opened()
-    let away = true
-    const { got, send } = server(() => {
-      if (away) throw new Away()
-    })
-    outbox.start('Dipper', send)
+    const { outbox, got, comesBack } = await openedWhileAway()
     outbox.add(entry('1', read('bark', 'smooth')))
     await vi.advanceTimersByTimeAsync(0)
 
-    away = false
+    comesBack()
     happens('online')
     await vi.advanceTimersByTimeAsync(0)
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { counted, monthRuns, percent, points } from '../src/ui/words'
+import { amid, counted, monthRuns, percent, points } from '../src/ui/words'
 
 describe('figures in words', () => {
   it.each([
@@ -33,5 +33,18 @@ describe('figures in words', () => {
   it('one is one and the rest are more', () => {
     expect(counted(1, 'plot')).toBe('1 plot')
     expect(counted(0, 'plot')).toBe('0 plots')
+  })
+})
+
+describe('a name amid a sentence', () => {
+  it.each([
+    ['Rough black bark', 'rough black bark'],
+    ['LTF, leaf tooth factor', 'LTF, leaf tooth factor'],
+    ['DFT', 'DFT'],
+    ['Élan of the crown', 'élan of the crown'],
+    ['already small', 'already small'],
+    ['', ''],
+  ])('%s stands as %s', (name, words) => {
+    expect(amid(name)).toBe(words)
   })
 })

@@ -48,8 +48,8 @@ export function needle(read: Reader): Picture {
   const outline = [
     ...curve(
       [
-        [100 - Math.min(8, half * 0.6), 192],
-        [100 - Math.min(12, half * 0.8), 176],
+        [92, 192],
+        [88, 176],
         [100 - half, 150],
         [100 - half, 60],
       ],
@@ -60,8 +60,8 @@ export function needle(read: Reader): Picture {
       [
         [100 + half, 60],
         [100 + half, 150],
-        [100 + Math.min(12, half * 0.8), 176],
-        [100 + Math.min(8, half * 0.6), 192],
+        [112, 176],
+        [108, 192],
       ],
       5,
     ),
@@ -85,8 +85,8 @@ export function needle(read: Reader): Picture {
   }
   if (pores !== 'none') {
     for (let y = 26; y < (pores === 'tip' ? 62 : 172); y += 7) {
-      for (const x of [-0.57, -0.33, 0.33, 0.57].map((part) => part * half))
-        sketch.dot([100 + x, y + (Math.round(x) % 2)], 1.5, 'ink').dot([100 + x, y + (x % 2)], 0.8, 'pale')
+      for (const x of [-12, -7, 7, 12])
+        sketch.dot([100 + x, y + (x % 2)], 1.5, 'ink').dot([100 + x, y + (x % 2)], 0.8, 'pale')
     }
   }
   sketch.line(

@@ -27,11 +27,12 @@ const foundTreesQuery = (surveyId: string, find: string) =>
 function useChecks(asked: boolean): readonly Place[] {
   const navigate = useNavigate()
   const { surveyId = '', treeId = '' } = useMatch('/surveys/:surveyId/trees/:treeId')?.params ?? {}
-  const bench = useQuery({ ...benchQuery(surveyId, treeId), enabled: asked && treeId !== '' })
-  const sheet = useQuery({
-    ...sheetQuery(bench.data?.sheetVersionId ?? ''),
-    enabled: bench.data !== undefined,
+  const version = useQuery({
+    ...benchQuery(surveyId, treeId),
+    enabled: asked && treeId !== '',
+    select: (bench) => bench.sheetVersionId, // so that the page's frame is not drawn anew with every reading
   })
+  const sheet = useQuery({ ...sheetQuery(version.data ?? ''), enabled: asked && version.data !== undefined })
   if (treeId === '') return []
   return (sheet.data?.characters ?? []).map((one) => ({
     id: one.id,

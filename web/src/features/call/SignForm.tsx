@@ -22,8 +22,6 @@ type Props = {
   readonly onDone: () => void
 }
 
-const AGAINST = -1 // points: from here on a reading speaks against the lead
-
 const FIELD = 'mt-1 block w-full rounded-plain border border-edge bg-card p-3 font-normal'
 
 /** Signs one outcome; what is written is kept in the browser until the server has it. */
@@ -87,7 +85,7 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
   // what speaks against the lead confirms nothing, unless it rules a third taxon out
   const worth = decidingBalance(bench).points
   const speaking = worth
-    .filter((one) => one.points > AGAINST || judgement.confirming.includes(one.character))
+    .filter((one) => one.points > 0 || judgement.confirming.includes(one.character))
     .sort((a, b) => b.points - a.points)
   const giveReason = (id: string, text: string) => {
     const given = { ...reasons, [id]: text }
@@ -209,10 +207,7 @@ function sentence(bench: Bench, sheet: GroupSheet, confirming: readonly string[]
   const names = (ids: readonly string[]) => ids.map((id) => amid(checkName(sheet, id))).join(', ')
   const taxon = taxonName(sheet, decidingBalance(bench).lead)
   const from = confirming.length > 0 ? `, from ${names(confirming)}` : ''
-  const contrary = decidingBalance(bench)
-    .points.filter((one) => one.points <= AGAINST)
-    .sort((a, b) => a.points - b.points)
-    .map((one) => one.character)
-  const against = contrary.length > 0 ? `; against it: ${names(contrary)}` : ''
+  const against =
+    bench.judgement.contrary.length > 0 ? `; against it: ${names(bench.judgement.contrary)}` : ''
   return `${taxon.charAt(0).toUpperCase()}${taxon.slice(1)}${from}${against}.`
 }

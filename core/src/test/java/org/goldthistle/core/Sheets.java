@@ -18,6 +18,7 @@ import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.Effort;
 import org.goldthistle.core.sheet.Fallback;
 import org.goldthistle.core.sheet.FirstLook;
+import org.goldthistle.core.sheet.GateItem;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.Guidance;
 import org.goldthistle.core.sheet.Habitat;
@@ -66,6 +67,23 @@ public final class Sheets {
     }
 
     /** Two common native species a and b, equally abundant. */
+    /** The same sheet with one item at its gate. */
+    public static GroupSheet gated(GroupSheet sheet, GateItem item) {
+        return new GroupSheet(
+                sheet.id(),
+                sheet.title(),
+                sheet.region(),
+                sheet.why(),
+                sheet.taxa(),
+                sheet.fallback(),
+                sheet.firstLook(),
+                List.of(item),
+                sheet.characters(),
+                sheet.indices(),
+                sheet.cautions(),
+                sheet.sources());
+    }
+
     public static List<Taxon> pair() {
         return List.of(taxon("a", 50), taxon("b", 50));
     }

@@ -87,6 +87,8 @@ class GroupSheetJsonTest {
                 "\"twigs\": \"hanging\" | \"leaves\": true | characters[0].states[0].draw.leaves | true",
                 "\"twigs\": \"hanging\" | \"twigs\": [1] | characters[0].states[0].draw.twigs | [1]",
                 "\"otherwiseGroup\": \"buckthorns\" | \"otherwiseGroup\": 3 | gate[0].otherwiseGroup | 3",
+                "\"arrangement\": \"alternate\" | \"arrangement\": \"whorled\" | gate[0].draw.arrangement | whorled",
+                "\"arrangement\": \"opposite\" | \"pairs\": 2 | gate[0].drawOtherwise.pairs | 2",
                 "\"format\": \"goldthistle-group/1\" | \"format\": \"2\" | format | \"2\"",
                 "\"minutes\": 1, | \"minutes\": 0, | characters[0].minutes | 0.0"
             })

@@ -124,15 +124,9 @@ class SheetDifferenceTest {
     }
 
     private static GroupSheet gated(GroupSheet sheet, Optional<Drawing> otherwise) {
-        return new GroupSheet(
-                sheet.id(),
-                sheet.title(),
-                sheet.region(),
-                sheet.why(),
-                sheet.taxa(),
-                sheet.fallback(),
-                sheet.firstLook(),
-                List.of(new GateItem(
+        return Sheets.gated(
+                sheet,
+                new GateItem(
                         "singly",
                         "leaves singly",
                         Organ.LEAF,
@@ -141,11 +135,7 @@ class SheetDifferenceTest {
                         "another group",
                         Optional.empty(),
                         Optional.empty(),
-                        otherwise)),
-                sheet.characters(),
-                sheet.indices(),
-                sheet.cautions(),
-                sheet.sources());
+                        otherwise));
     }
 
     @Test

@@ -45,15 +45,9 @@ final class Assessed {
     }
 
     static GroupSheet withGate(GroupSheet sheet) {
-        return new GroupSheet(
-                sheet.id(),
-                sheet.title(),
-                sheet.region(),
-                sheet.why(),
-                sheet.taxa(),
-                sheet.fallback(),
-                sheet.firstLook(),
-                List.of(new GateItem(
+        return Sheets.gated(
+                sheet,
+                new GateItem(
                         "paired",
                         "leaves in pairs",
                         Organ.LEAF,
@@ -62,11 +56,7 @@ final class Assessed {
                         "another group",
                         Optional.empty(),
                         Optional.empty(),
-                        Optional.empty())),
-                sheet.characters(),
-                sheet.indices(),
-                sheet.cautions(),
-                sheet.sources());
+                        Optional.empty()));
     }
 
     static GroupSheet withIndex() {
