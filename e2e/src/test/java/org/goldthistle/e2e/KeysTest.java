@@ -49,8 +49,9 @@ class KeysTest extends BrowserTest {
 
         keys.press("/");
         keys.type("churn edge 04");
-        assertThat(chosen).hasText(Pattern.compile("^Churn Edge 04\\s*plot$"));
-        keys.press("Enter");
+        wren.locator("[role=option]")
+                .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^Churn Edge 04\\s*plot$")))
+                .click();
         assertThat(wren.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Churn Edge 04")))
                 .isVisible();
     }
