@@ -173,6 +173,7 @@ public final class Sheets {
         private Optional<String> cluster = Optional.empty();
         private Effort effort = new Effort(1, Harm.NONE, List.of(), Sense.SIGHT, false);
         private Absence absence = Absence.INFORMATIVE;
+        private Optional<String> shortName = Optional.empty();
 
         private CharacterBuilder(String id) {
             this.id = id;
@@ -221,6 +222,11 @@ public final class Sheets {
             return this;
         }
 
+        public CharacterBuilder shortName(String name) {
+            shortName = Optional.of(name);
+            return this;
+        }
+
         public CharacterBuilder weight(double weight) {
             trust = new Trust(
                     weight, trust.schools(), trust.months(), trust.stages(), trust.materials(), trust.positions());
@@ -261,6 +267,7 @@ public final class Sheets {
             return new DiagnosticCharacter(
                     id,
                     "the " + id,
+                    shortName,
                     organ,
                     zone,
                     scale,

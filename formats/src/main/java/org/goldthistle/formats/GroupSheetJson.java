@@ -184,6 +184,7 @@ public final class GroupSheetJson {
     private static DiagnosticCharacter character(JsonFields fields) {
         String id = fields.text("id");
         String name = fields.text("name");
+        Optional<String> shortName = fields.optionalText("short");
         Organ organ = fields.coded("organ", Organ.values());
         Zone zone = fields.coded("zone", Zone.values());
         Scale scale = scale(fields);
@@ -199,6 +200,7 @@ public final class GroupSheetJson {
         return fields.build(() -> new DiagnosticCharacter(
                 id,
                 name,
+                shortName,
                 organ,
                 zone,
                 scale,

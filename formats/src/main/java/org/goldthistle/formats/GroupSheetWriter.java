@@ -119,6 +119,7 @@ public final class GroupSheetWriter {
         ObjectNode node = JSON.objectNode();
         node.put("id", character.id());
         node.put("name", character.name());
+        character.shortName().ifPresent(brief -> node.put("short", brief));
         node.put("organ", character.organ().code());
         node.put("zone", character.zone().code());
         node.put("kind", character.scale().kind());

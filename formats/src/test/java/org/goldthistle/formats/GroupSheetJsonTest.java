@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.goldthistle.core.Refusal;
 import org.goldthistle.core.RefusedException;
@@ -62,6 +63,19 @@ class GroupSheetJsonTest {
         }
     }
 
+    @ParameterizedTest(name = "{0}")
+    @FieldSource("GROUPS")
+    void every_character_has_a_short_name_of_its_own(String group) {
+        GroupSheet sheet = GroupSheetJson.read(BuiltInLibrary.sheetText(group));
+
+        assertThat(sheet.characters())
+                .extracting(DiagnosticCharacter::shortName)
+                .doesNotContain(Optional.empty());
+        assertThat(sheet.characters())
+                .extracting(character -> character.brief().toLowerCase(Locale.ROOT))
+                .doesNotHaveDuplicates();
+    }
+
     @Test
     void what_is_told_apart_by_red_and_green_says_so() {
         GroupSheet larches = GroupSheetJson.read(BuiltInLibrary.sheetText("larches"));
@@ -90,6 +104,8 @@ class GroupSheetJsonTest {
                 "\"arrangement\": \"alternate\" | \"arrangement\": \"whorled\" | gate[0].draw.arrangement | whorled",
                 "\"arrangement\": \"opposite\" | \"pairs\": 2 | gate[0].drawOtherwise.pairs | 2",
                 "\"format\": \"goldthistle-group/1\" | \"format\": \"2\" | format | \"2\"",
+                "\"short\": \"Outer twigs\" | \"short\": \"The outermost of all twigs\" | characters[0].short | 26 letters",
+                "\"short\": \"Outer twigs\" | \"short\": \" \" | characters[0].short | \" \"",
                 "\"minutes\": 1, | \"minutes\": 0, | characters[0].minutes | 0.0"
             })
     void a_broken_place_is_named_with_what_was_found(String sound, String broken, String key, String found) {

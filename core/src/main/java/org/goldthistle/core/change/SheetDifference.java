@@ -137,6 +137,7 @@ public final class SheetDifference {
 
     private void character(DiagnosticCharacter was, DiagnosticCharacter is) {
         changes.text("wording", was.name(), is.name())
+                .optional("short name", was.shortName(), is.shortName())
                 .aspect("organ", was.organ(), is.organ(), Spelling::words)
                 .aspect("station", was.zone(), is.zone(), Spelling::words)
                 .text("kind", was.scale().kind(), is.scale().kind());

@@ -11,6 +11,7 @@ import org.goldthistle.core.Refusals;
  *
  * @param id kebab-case, unique in the sheet
  * @param name what to look at, in plain field language
+ * @param shortName the same in at most 22 letters, for lists and prints; empty: the name is short enough
  * @param organ it is read from
  * @param zone how near one must be
  * @param scale states or numbers
@@ -25,6 +26,7 @@ import org.goldthistle.core.Refusals;
 public record DiagnosticCharacter(
         String id,
         String name,
+        Optional<String> shortName,
         Organ organ,
         Zone zone,
         Scale scale,
@@ -36,6 +38,9 @@ public record DiagnosticCharacter(
         Absence absence,
         Guidance guidance) {
 
+    /** Letters of a short name; more would be cut in a list beside the figures. */
+    public static final int LONGEST_SHORT_NAME = 22;
+
     private static final double MOST_COUNTED = 10_000; // nobody counts further, and every count is tabulated
 
     /** @throws org.goldthistle.core.RefusedException if a profile does not fit the scale */
@@ -44,10 +49,22 @@ public record DiagnosticCharacter(
         var refusals = new Refusals();
         refusals.requireText(id, "id");
         refusals.requireText(name, "name");
+        String brief = shortName.orElse("brief");
+        refusals.requireText(brief, "short");
+        refusals.require(
+                brief.length() <= LONGEST_SHORT_NAME,
+                "short",
+                "\"" + brief + "\", " + brief.length() + " letters",
+                "at most " + LONGEST_SHORT_NAME + " letters");
         for (Map.Entry<String, Profile> entry : profiles.entrySet()) {
             requireFit(refusals, scale, "profiles." + entry.getKey(), entry.getValue());
         }
         refusals.throwIfAny();
+    }
+
+    /** What lists call it. */
+    public String brief() {
+        return shortName.orElse(name);
     }
 
     /** Whether it tells of the place rather than of the tree. */
@@ -58,13 +75,37 @@ public record DiagnosticCharacter(
     /** The same with other profiles. */
     public DiagnosticCharacter withProfiles(Map<String, Profile> others) {
         return new DiagnosticCharacter(
-                id, name, organ, zone, scale, others, trust, replication, cluster, effort, absence, guidance);
+                id,
+                name,
+                shortName,
+                organ,
+                zone,
+                scale,
+                others,
+                trust,
+                replication,
+                cluster,
+                effort,
+                absence,
+                guidance);
     }
 
     /** The same with another trust. */
     public DiagnosticCharacter withTrust(Trust other) {
         return new DiagnosticCharacter(
-                id, name, organ, zone, scale, profiles, other, replication, cluster, effort, absence, guidance);
+                id,
+                name,
+                shortName,
+                organ,
+                zone,
+                scale,
+                profiles,
+                other,
+                replication,
+                cluster,
+                effort,
+                absence,
+                guidance);
     }
 
     private static void requireFit(Refusals refusals, Scale scale, String key, Profile profile) {

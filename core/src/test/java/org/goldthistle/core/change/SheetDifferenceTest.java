@@ -114,6 +114,15 @@ class SheetDifferenceTest {
     }
 
     @Test
+    void a_short_name_that_is_given_or_changed_is_told() {
+        CharacterBuilder named = bark().shortName("Bark").in("a", 1, 0);
+
+        assertThat(told(bark().in("a", 1, 0), named)).containsExactly("the bark: short name: nothing → Bark");
+        assertThat(told(named, bark().shortName("Rind").in("a", 1, 0)))
+                .containsExactly("the bark: short name: Bark → Rind");
+    }
+
+    @Test
     void drawings_of_the_gate_are_told() {
         GroupSheet plain = Sheets.sheet(Sheets.pair(), bark().in("a", 1, 0).build());
         Optional<Drawing> pairs = Optional.of(new Drawing("arrangement", Map.of("arrangement", "opposite")));

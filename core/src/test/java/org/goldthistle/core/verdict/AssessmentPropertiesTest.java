@@ -272,6 +272,7 @@ class AssessmentPropertiesTest {
         return new DiagnosticCharacter(
                 one.id(),
                 one.name(),
+                one.shortName(),
                 one.organ(),
                 one.zone(),
                 new StateScale(false, reversed),
@@ -288,6 +289,7 @@ class AssessmentPropertiesTest {
         return new DiagnosticCharacter(
                 one.id(),
                 one.name(),
+                one.shortName(),
                 one.organ(),
                 one.zone(),
                 one.scale(),
