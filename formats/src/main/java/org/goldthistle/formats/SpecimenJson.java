@@ -136,7 +136,8 @@ public final class SpecimenJson {
             return fields.build(() -> new NotSeen(character));
         }
         Observed observed = observed(fields);
-        Certainty certainty = fields.coded("certainty", Certainty.values());
+        Certainty certainty =
+                fields.optionalCoded("certainty", Certainty.values()).orElse(Certainty.ASSUMED);
         Optional<Material> material = fields.optionalCoded("material", Material.values());
         Optional<Position> position = fields.optionalCoded("position", Position.values());
         return fields.build(() -> new Reading(character, observed, certainty, material, position));

@@ -2,6 +2,7 @@ package org.goldthistle.core.balance;
 
 import static org.goldthistle.core.balance.ModelConstants.DECIBANS_PER_NAT;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -112,6 +113,13 @@ public final class Balance {
     /** {@code w·n_eff·φ}: the exponent on a reading's likelihood. */
     public double exponent(int reading) {
         return readings.get(reading).weight() * readings.get(reading).looks() * shares[reading];
+    }
+
+    /** The same without one of its readings. */
+    public Balance without(int reading) {
+        List<WeighedReading> others = new ArrayList<>(readings);
+        others.remove(reading);
+        return new Balance(model, prior, others);
     }
 
     /** How many of this balance's readings belong to a character's cluster; 0 if it stands alone. */

@@ -11,6 +11,9 @@ public enum Certainty implements Coded {
     /** More often than not it might as well be any taxon's. */
     UNSURE("unsure", 0.4);
 
+    /** What is assumed of an observer who did not say. */
+    public static final Certainty ASSUMED = SURE;
+
     private final String code;
     private final double trust;
 

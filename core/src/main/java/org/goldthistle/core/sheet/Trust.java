@@ -1,5 +1,6 @@
 package org.goldthistle.core.sheet;
 
+import java.util.Arrays;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -63,6 +64,30 @@ public record Trust(
     /** What is left of the weight from that place in the crown. */
     public double factor(Position position) {
         return factor(positions.get(position));
+    }
+
+    /** Whether it makes a difference where the material came from. */
+    public boolean materialMatters() {
+        return differs(Material.values(), materials);
+    }
+
+    /** Whether it makes a difference where in the crown it grew. */
+    public boolean positionMatters() {
+        return differs(Position.values(), positions);
+    }
+
+    /** Where material comes from that counts as if nothing was said of it; empty: all lowers or raises the weight. */
+    public Optional<Material> assumedMaterial() {
+        return Arrays.stream(Material.values()).filter(one -> factor(one) == 1).findFirst();
+    }
+
+    /** The place in the crown that counts as if none was said; empty: each lowers or raises the weight. */
+    public Optional<Position> assumedPosition() {
+        return Arrays.stream(Position.values()).filter(one -> factor(one) == 1).findFirst();
+    }
+
+    private static <K> boolean differs(K[] all, Map<K, Double> listed) {
+        return Arrays.stream(all).map(one -> factor(listed.get(one))).distinct().count() > 1;
     }
 
     private static double factor(Double listed) {

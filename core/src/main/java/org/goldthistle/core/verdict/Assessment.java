@@ -44,7 +44,7 @@ public final class Assessment {
     private final Tier tier;
     private final double threshold;
     private final Rules rules;
-    private final List<Need> stillNeeded;
+    private final List<Condition> conditions;
     private List<NextCheck> offered; // reckoned when first asked for
 
     private Assessment(GroupModel model, Evidence evidence, Terms terms, CallRecord record) {
@@ -58,7 +58,7 @@ public final class Assessment {
         this.tier = effectiveTier(terms.asked());
         this.threshold = terms.threshold(tier);
         this.rules = Rules.of(deciding(), tier, threshold);
-        this.stillNeeded = List.copyOf(unmetConditions());
+        this.conditions = List.copyOf(conditionsOfTier());
     }
 
     /** Weighs the evidence on the survey's terms. */
@@ -124,8 +124,43 @@ public final class Assessment {
      * The points by which the lead's odds against everything else fall short of p*; 0 or less when it is reached.
      */
     public double pointsShort() {
-        double share = deciding().posterior(deciding().lead());
-        return DECIBANS_PER_NAT * (Math.log(threshold / (1 - threshold)) - Math.log(share / (1 - share)));
+        return pointsShort(threshold, deciding().posterior(deciding().lead()));
+    }
+
+    /** p* in points: how far the lead's odds against everything else must go. */
+    public double pointsAsked() {
+        return DECIBANS_PER_NAT * Math.log(threshold / (1 - threshold));
+    }
+
+    /** The points by which the odds of a share fall short of those of another. */
+    static double pointsShort(double asked, double share) {
+        return DECIBANS_PER_NAT * (Math.log(asked / (1 - asked)) - Math.log(share / (1 - share)));
+    }
+
+    /**
+     * The points still to go to all shares of belief that the tier asks for, whichever is furthest; 0 or less when all
+     * are reached.
+     */
+    public double pointsToGo() {
+        double furthest = Double.NEGATIVE_INFINITY;
+        for (Condition condition : conditions) {
+            if (condition.need().kind().isShare()) {
+                furthest = Math.max(
+                        furthest,
+                        pointsShort(
+                                condition.asked().orElseThrow(), condition.now().orElseThrow()));
+            }
+        }
+        return furthest;
+    }
+
+    /** What each reading of the deciding balance does to the call, in the order of the readings. */
+    public List<Effect> effects() {
+        List<Effect> effects = new ArrayList<>();
+        for (int j = 0; j < deciding().readings().size(); j++) {
+            effects.add(Effect.of(deciding(), j, threshold));
+        }
+        return effects;
     }
 
     /** The lead of the deciding balance. */
@@ -143,38 +178,49 @@ public final class Assessment {
         return Rules.organPoints(deciding());
     }
 
+    /** The tier's conditions, those on the evidence first, each with how far it is met. */
+    public List<Condition> conditions() {
+        return conditions;
+    }
+
     /** The tier's conditions that are not met yet, those on the evidence first. */
     public List<Need> stillNeeded() {
-        return stillNeeded;
+        return conditions.stream()
+                .filter(condition -> !condition.met())
+                .map(Condition::need)
+                .toList();
     }
 
-    private List<Need> unmetConditions() {
+    private List<Condition> conditionsOfTier() {
         Balance deciding = deciding();
-        int lead = deciding.lead();
-        List<Need> unmet = new ArrayList<>();
-        requireUnless(!evidence.readings().isEmpty(), Need.Kind.READING, unmet);
-        requireUnless(deciding.posterior(lead) >= threshold, Need.Kind.THRESHOLD, unmet);
+        List<Condition> all = new ArrayList<>();
+        all.add(of(Need.Kind.READING, !evidence.readings().isEmpty()));
+        all.add(Condition.share(Need.Kind.THRESHOLD, threshold, deciding.posterior(deciding.lead())));
         if (tier == Tier.TALLY) {
-            requireUnless(featuresAlone.posterior(lead) >= TALLY_FROM_FEATURES, Need.Kind.FEATURES_ALONE, unmet);
+            double alone = featuresAlone.posterior(deciding.lead());
+            all.add(Condition.share(Need.Kind.FEATURES_ALONE, TALLY_FROM_FEATURES, alone));
         } else {
-            requireUnless(rules.quorum().isPresent(), Need.Kind.QUORUM, unmet);
-            requireUnless(tier != Tier.CONTROL || isReadCloseUp(), Need.Kind.ZONE, unmet);
-            requireUnless(withSurroundings.lead() == featuresAlone.lead(), Need.Kind.SAME_LEAD, unmet);
-        }
-        if (tier == Tier.RECORD) {
-            requireUnless(record.hasPhotoOrVoucher(), Need.Kind.PHOTO, unmet);
+            int supporting = Rules.supporting(deciding).size();
+            all.add(Condition.organs(rules.quorum().isPresent(), tier.quorum(), supporting));
         }
         if (tier == Tier.CONTROL) {
-            unmet.addAll(unwrittenReasons());
-            requireUnless(record.secondObserverAgrees(), Need.Kind.SECOND_OBSERVER, unmet);
+            all.add(of(Need.Kind.ZONE, isReadCloseUp()));
         }
-        return unmet;
+        if (tier != Tier.TALLY) {
+            all.add(of(Need.Kind.SAME_LEAD, withSurroundings.lead() == featuresAlone.lead()));
+        }
+        if (tier == Tier.RECORD) {
+            all.add(of(Need.Kind.PHOTO, record.hasPhotoOrVoucher()));
+        }
+        if (tier == Tier.CONTROL) {
+            all.addAll(reasonsWanted());
+            all.add(of(Need.Kind.SECOND_OBSERVER, record.secondObserverAgrees()));
+        }
+        return all;
     }
 
-    private static void requireUnless(boolean met, Need.Kind kind, List<Need> unmet) {
-        if (!met) {
-            unmet.add(Need.of(kind));
-        }
+    private static Condition of(Need.Kind kind, boolean met) {
+        return Condition.of(Need.of(kind), met);
     }
 
     private boolean isReadCloseUp() {
@@ -186,17 +232,17 @@ public final class Assessment {
         return false;
     }
 
-    private List<Need> unwrittenReasons() {
+    private List<Condition> reasonsWanted() {
         Balance deciding = deciding();
-        List<Need> unwritten = new ArrayList<>();
+        List<Condition> wanted = new ArrayList<>();
         for (int j = 0; j < deciding.readings().size(); j++) {
             String character = deciding.readings().get(j).character().id();
-            if (deciding.points(j, deciding.lead(), deciding.rival()) <= WANTS_A_REASON
-                    && !record.reasoned().contains(character)) {
-                unwritten.add(new Need(Need.Kind.REASON, Optional.of(character)));
+            if (deciding.points(j, deciding.lead(), deciding.rival()) <= WANTS_A_REASON) {
+                Need reason = new Need(Need.Kind.REASON, Optional.of(character));
+                wanted.add(Condition.of(reason, record.reasoned().contains(character)));
             }
         }
-        return unwritten;
+        return wanted;
     }
 
     /** The ids of the gate items that the tree fails, in the sheet's order. */
@@ -213,7 +259,7 @@ public final class Assessment {
     /** Whether the evidence carries the call at its tier, without asking what could still be looked at. */
     public boolean isSignable() {
         return failedGateItems().isEmpty()
-                && stillNeeded.stream().noneMatch(need -> need.kind().isOnEvidence());
+                && stillNeeded().stream().noneMatch(need -> need.kind().isOnEvidence());
     }
 
     /** Whether the evidence carries the call. */
@@ -268,8 +314,9 @@ public final class Assessment {
 
     /** When p* is reached and only the quorum lacks: the organs that do not support the lead yet. */
     private Set<Organ> organsWanted() {
-        List<Need> onEvidence =
-                stillNeeded.stream().filter(need -> need.kind().isOnEvidence()).toList();
+        List<Need> onEvidence = stillNeeded().stream()
+                .filter(need -> need.kind().isOnEvidence())
+                .toList();
         if (onEvidence.size() != 1 || onEvidence.get(0).kind() != Need.Kind.QUORUM) {
             return Set.of();
         }

@@ -54,6 +54,11 @@ public record Need(Kind kind, Optional<String> about) {
             return code;
         }
 
+        /** Whether a share of belief decides it. */
+        public boolean isShare() {
+            return this == THRESHOLD || this == FEATURES_ALONE;
+        }
+
         /** Whether it is a condition on the evidence rather than on the record. */
         public boolean isOnEvidence() {
             return onEvidence;

@@ -22,10 +22,12 @@ import org.goldthistle.core.sheet.Taxon;
  * @param quorum organs that agree
  */
 public record Rules(Optional<Taxon> balance, Optional<Taxon> giveaway, Optional<Taxon> quorum) {
+    /** Summed points from which an organ supports the lead against the rival, or opposes it. */
+    public static final double ORGAN_POINTS = 3;
+
     private static final double GIVEAWAY_WEIGHT = 0.9;
     private static final double GIVEAWAY_POINTS = 12;
     private static final double GIVEAWAY_CONTRARY = -7;
-    private static final double ORGAN_POINTS = 3;
 
     static Rules of(Balance deciding, Tier tier, double threshold) {
         Taxon lead = deciding.model().sheet().taxa().get(deciding.lead());

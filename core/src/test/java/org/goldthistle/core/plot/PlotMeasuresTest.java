@@ -77,4 +77,28 @@ class PlotMeasuresTest {
         assertThrows(RefusedException.class, () -> new GeoPosition(90.1, 0));
         assertThrows(RefusedException.class, () -> new GeoPosition(0, Double.NaN));
     }
+
+    @Test
+    void the_way_from_stem_to_stem_has_a_length_and_a_direction() {
+        var north = new PolarPosition(0, 10);
+        var east = new PolarPosition(90, 10);
+
+        assertEquals(Math.sqrt(200), north.metresTo(east), 1e-9);
+        assertEquals(135, north.degreesTo(east), 1e-9);
+        assertEquals(315, east.degreesTo(north), 1e-9);
+        assertEquals(0, north.metresTo(north), 1e-12);
+    }
+
+    @Property(tries = 200, seed = SEED)
+    void the_way_back_is_as_long_and_the_other_way_round(
+            @ForAll @DoubleRange(min = 0, max = 359.9) double azimuth,
+            @ForAll @DoubleRange(min = 0.5, max = 30) double distance,
+            @ForAll @DoubleRange(min = 0, max = 359.9) double otherAzimuth) {
+        var here = new PolarPosition(azimuth, distance);
+        var there = new PolarPosition(otherAzimuth, distance + 1);
+
+        assertEquals(here.metresTo(there), there.metresTo(here), 1e-9);
+        double turn = Math.abs(here.degreesTo(there) - there.degreesTo(here));
+        assertEquals(180, turn, 1e-6);
+    }
 }

@@ -20,6 +20,13 @@ import org.goldthistle.core.sheet.Zone;
 
 /** Small assessments and their codes, so that a test shows only what it is about. */
 final class Assessed {
+    // one reading of x: p' = 0.98·p + 0.01, so 0.99 against 0.01 is 10·log10(0.9802/0.0198) = 16.9 points
+    static final GroupSheet SHARP = Sheets.sheet(
+            Sheets.pair(),
+            clear("bark", Organ.BARK, Zone.TRUNK),
+            clear("twig", Organ.TWIG, Zone.HAND),
+            clear("leaf", Organ.LEAF, Zone.LENS));
+
     private Assessed() {}
 
     static Assessment assess(GroupSheet sheet, Tier tier, Observation... observations) {

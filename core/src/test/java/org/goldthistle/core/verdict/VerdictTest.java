@@ -31,16 +31,9 @@ import org.junit.jupiter.api.Test;
 class VerdictTest {
     private static final double EXACT = 1e-12;
 
-    // one reading of x: p' = 0.98·p + 0.01, so 0.99 against 0.01 is 10·log10(0.9802/0.0198) = 16.9 points
-    private static final GroupSheet SHARP = Sheets.sheet(
-            Sheets.pair(),
-            clear("bark", Organ.BARK, Zone.TRUNK),
-            clear("twig", Organ.TWIG, Zone.HAND),
-            clear("leaf", Organ.LEAF, Zone.LENS));
-
     @Test
     void one_clear_organ_is_enough_for_a_tally() {
-        Assessment assessment = assess(SHARP, Tier.TALLY, Sheets.saw("bark", "x"));
+        Assessment assessment = assess(Assessed.SHARP, Tier.TALLY, Sheets.saw("bark", "x"));
 
         assertThat(assessment.verdict()).isEqualTo(Verdict.SIGNABLE);
         assertThat(assessment.recommended(1).code()).isEqualTo("a");
@@ -49,8 +42,8 @@ class VerdictTest {
 
     @Test
     void a_record_wants_two_organs_and_a_photo() {
-        Assessment one = assess(SHARP, Tier.RECORD, Sheets.saw("bark", "x"));
-        Assessment two = assess(SHARP, Tier.RECORD, Sheets.saw("bark", "x"), Sheets.saw("twig", "x"));
+        Assessment one = assess(Assessed.SHARP, Tier.RECORD, Sheets.saw("bark", "x"));
+        Assessment two = assess(Assessed.SHARP, Tier.RECORD, Sheets.saw("bark", "x"), Sheets.saw("twig", "x"));
 
         assertThat(codes(one.stillNeeded())).containsExactly("quorum", "photo");
         assertThat(one.verdict()).isEqualTo(Verdict.OPEN);
@@ -60,7 +53,7 @@ class VerdictTest {
 
     @Test
     void when_only_the_quorum_lacks_other_organs_come_first() {
-        Assessment assessment = assess(SHARP, Tier.RECORD, Sheets.saw("bark", "x"));
+        Assessment assessment = assess(Assessed.SHARP, Tier.RECORD, Sheets.saw("bark", "x"));
 
         assertThat(assessment.offered()).allMatch(check -> check.comesFirst());
     }
@@ -169,7 +162,7 @@ class VerdictTest {
 
     @Test
     void a_failed_gate_overrules_the_balance() {
-        GroupSheet sheet = withGate(SHARP);
+        GroupSheet sheet = withGate(Assessed.SHARP);
         Assessment assessment = Assessment.of(
                 GroupModel.of(sheet),
                 Evidence.of(
@@ -232,10 +225,10 @@ class VerdictTest {
     @Test
     void points_short_are_what_the_odds_lack() {
         // posterior 0.97 of p* 0.95 has points to spare; nothing read has odds 0.49 to 0.51
-        Assessment none = assess(SHARP, Tier.RECORD);
+        Assessment none = assess(Assessed.SHARP, Tier.RECORD);
 
         assertEquals(10 * Math.log10(0.95 / 0.05) - 10 * Math.log10(0.49 / 0.51), none.pointsShort(), 1e-9);
-        assertThat(assess(SHARP, Tier.RECORD, Sheets.saw("bark", "x")).pointsShort())
+        assertThat(assess(Assessed.SHARP, Tier.RECORD, Sheets.saw("bark", "x")).pointsShort())
                 .isNegative();
     }
 

@@ -1,0 +1,30 @@
+package org.goldthistle.core.plot;
+
+/**
+ * Where a stem stands in its plot, seen from the plot's centre.
+ *
+ * @param azimuthDegrees clockwise from north, in [0, 360)
+ * @param distanceMetres from the centre, 0 or more
+ */
+public record PolarPosition(double azimuthDegrees, double distanceMetres) {
+    private static final int FULL_CIRCLE = 360;
+
+    private double east() {
+        return distanceMetres * Math.sin(Math.toRadians(azimuthDegrees));
+    }
+
+    private double north() {
+        return distanceMetres * Math.cos(Math.toRadians(azimuthDegrees));
+    }
+
+    /** How far it is from here to there, in metres. */
+    public double metresTo(PolarPosition there) {
+        return Math.hypot(there.east() - east(), there.north() - north());
+    }
+
+    /** In which direction somebody walks from here to there: degrees clockwise from north, in [0, 360). */
+    public double degreesTo(PolarPosition there) {
+        double degrees = Math.toDegrees(Math.atan2(there.east() - east(), there.north() - north()));
+        return degrees < 0 ? degrees + FULL_CIRCLE : degrees;
+    }
+}
