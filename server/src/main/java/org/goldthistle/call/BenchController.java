@@ -2,7 +2,9 @@ package org.goldthistle.call;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import java.time.Clock;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
@@ -22,9 +24,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/surveys/{surveyId}/trees")
 class BenchController {
     private final CallService calls;
+    private final Clock clock;
 
-    BenchController(CallService calls) {
+    BenchController(CallService calls, Clock clock) {
         this.calls = calls;
+        this.clock = clock;
     }
 
     /** One tree on the observer's Bench. */
@@ -110,7 +114,7 @@ class BenchController {
             @PathVariable UUID treeId,
             @AuthenticationPrincipal SignedInObserver observer) {
         return calls.outlook(new TreeOfObserver(surveyId, treeId, observer.id())).stream()
-                .map(MonthDto::of)
+                .map(month -> MonthDto.of(month, LocalDate.now(clock)))
                 .toList();
     }
 
@@ -123,10 +127,17 @@ class BenchController {
     /** The code of a tier. */
     record NewTier(@NotNull String tier) {}
 
-    /** A month, 1-12, with the chances that a visit then settles the tree and that it misleads. */
-    record MonthDto(int month, double chanceToSettle, double chanceToMislead) {
-        static MonthDto of(SeasonOutlook.Month month) {
-            return new MonthDto(month.month(), month.chanceToSettle(), month.chanceToMislead());
+    /**
+     * A month, 1-12, with the year in which it comes next and the chances that a visit then settles the tree and that it
+     * misleads.
+     */
+    record MonthDto(int month, int year, double chanceToSettle, double chanceToMislead) {
+        static MonthDto of(SeasonOutlook.Month month, LocalDate today) {
+            return new MonthDto(
+                    month.month(),
+                    ComingMonth.yearOf(month.month(), today),
+                    month.chanceToSettle(),
+                    month.chanceToMislead());
         }
     }
 

@@ -10,6 +10,8 @@ import org.goldthistle.core.reading.GateMark;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
+import org.goldthistle.core.verdict.Condition;
+import org.goldthistle.core.verdict.Effect;
 import org.goldthistle.library.StoredSheet;
 import org.goldthistle.survey.SurveyedTree;
 import org.springframework.lang.Nullable;
@@ -26,6 +28,12 @@ import org.springframework.lang.Nullable;
  * @param figures what the readings amount to
  * @param views the same, with and without the surroundings, under the sheet's weights and each school's
  * @param judgement what they carry at the call's tier
+ * @param conditions of the tier, in the order in which they are ticked off
+ * @param missing what is still to be seen on the tree before it can be signed, in words; empty: nothing
+ * @param pointsAsked how many points the tier asks for, for the lead against everything else
+ * @param pointsToGo points to go to all shares that the tier asks for, whichever is furthest; 0 or less: none
+ * @param effects what each reading that the deciding balance weighs does to the call
+ * @param thisMonth the month of today, 1-12; the circumstances may be those of an earlier visit
  * @param ancestryCurves how likely each descent is, one for each hybrid of the sheet
  * @param thistle the call at a glance
  * @param suggested the checks that are still worth making today, the best first
@@ -34,6 +42,8 @@ import org.springframework.lang.Nullable;
  * @param cautionRead whether the observer has read what wounding this tree means
  * @param determinations of every observer, the newest first; in a blind reading the observer's own alone
  * @param blind whether what others made of the tree is kept from this observer until they sign
+ * @param signedAs this observer's signature that stands with just what is read now; null: there is none
+ * @param firstTree whether this observer has read no other tree of the survey yet
  * @param memoryAids this observer's own notes, by character
  */
 record BenchDto(
@@ -48,6 +58,12 @@ record BenchDto(
         Figures figures,
         List<View> views,
         Judgement judgement,
+        List<ConditionDto> conditions,
+        List<String> missing,
+        double pointsAsked,
+        double pointsToGo,
+        List<EffectDto> effects,
+        int thisMonth,
         List<CurveDto> ancestryCurves,
         ThistleDto thistle,
         List<SuggestedCheck> suggested,
@@ -56,7 +72,13 @@ record BenchDto(
         boolean cautionRead,
         List<DeterminationDto> determinations,
         boolean blind,
+        @Nullable UUID signedAs,
+        boolean firstTree,
         Map<String, String> memoryAids) {
+
+    /** What is this observer's own beside the call; each part is told above. */
+    record ForObserver(
+            boolean blind, @Nullable UUID signedAs, boolean firstTree, Map<String, String> memoryAids, int thisMonth) {}
 
     static BenchDto of(
             SurveyedTree tree,
@@ -64,9 +86,9 @@ record BenchDto(
             StoredSheet newest,
             CallRecord onRecord,
             List<DeterminationDto> determinations,
-            boolean blind,
-            Map<String, String> memoryAids) {
+            ForObserver own) {
         Assessment assessment = call.assessment(onRecord);
+        var words = new ConditionWords(assessment);
         List<DiagnosticCharacter> characters = call.sheet().sheet().characters();
         return new BenchDto(
                 BenchTree.of(tree),
@@ -80,6 +102,16 @@ record BenchDto(
                 Figures.of(assessment),
                 View.all(call),
                 Judgement.of(assessment, call.tier().code()),
+                assessment.conditions().stream()
+                        .map(condition -> ConditionDto.of(condition, words))
+                        .toList(),
+                words.allMissing(false).stream()
+                        .map(ConditionWords.Missing::words)
+                        .toList(),
+                assessment.pointsAsked(),
+                Judgement.finite(assessment.pointsToGo()),
+                assessment.effects().stream().map(EffectDto::of).toList(),
+                own.thisMonth(),
                 assessment.ancestries().stream().map(CurveDto::of).toList(),
                 ThistleDto.of(assessment),
                 NextChecks.suggested(assessment.offered()).stream()
@@ -97,8 +129,10 @@ record BenchDto(
                         .toList(),
                 call.cautionRead(),
                 determinations,
-                blind,
-                memoryAids);
+                own.blind(),
+                own.signedAs(),
+                own.firstTree(),
+                own.memoryAids());
     }
 
     /** The tree itself; its group is what the plot says, which the observer may have found otherwise. A clone has stems. */
@@ -129,6 +163,51 @@ record BenchDto(
                     tree.groupId(),
                     tree.stems(),
                     tree.diameterMillimetres());
+        }
+    }
+
+    /**
+     * A condition of the tier.
+     *
+     * @param code as in {@code docs/model.md}
+     * @param asks what it asks for, in words
+     * @param missing what is missing of it, in words; null: it is met
+     */
+    record ConditionDto(
+            String code, String asks, boolean met, @Nullable String missing) {
+        static ConditionDto of(Condition condition, ConditionWords words) {
+            return new ConditionDto(
+                    condition.need().code(),
+                    words.asks(condition),
+                    condition.met(),
+                    condition.met() ? null : words.missing(condition));
+        }
+    }
+
+    /**
+     * What a reading does to the call.
+     *
+     * @param speaksFor the lead or the rival, by its field name
+     * @param points how far it speaks for that one against the other, 0 or more
+     * @param leadBefore who would lead without it, by its field name; null: the same taxon
+     * @param backwards whether it speaks for the lead and yet leaves it further from what is asked for
+     * @param gainedMore which taxon gained more then, by its field name; null: none of the sheet's
+     */
+    record EffectDto(
+            String character,
+            String speaksFor,
+            double points,
+            @Nullable String leadBefore,
+            boolean backwards,
+            @Nullable String gainedMore) {
+        static EffectDto of(Effect effect) {
+            return new EffectDto(
+                    effect.character(),
+                    ConditionWords.name(effect.speaksFor()),
+                    effect.points(),
+                    effect.changesLead() ? ConditionWords.name(effect.leadBefore()) : null,
+                    effect.isBackwards(),
+                    effect.gainedMore().map(ConditionWords::name).orElse(null));
         }
     }
 

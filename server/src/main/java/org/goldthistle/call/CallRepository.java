@@ -19,5 +19,12 @@ interface CallRepository extends JpaRepository<Call, UUID> {
 
     Optional<Call> findByTreeIdAndObserverIdAndGroupId(UUID treeId, UUID observerId, String groupId);
 
+    /** Whether an observer has read something of another tree of a survey. */
+    @Query(
+            nativeQuery = true,
+            value = "select exists (select 1 from call_state where survey_id = :surveyId and observer_id = :observerId"
+                    + " and tree_id <> :treeId and readings > 0)")
+    boolean hasReadOther(UUID surveyId, UUID observerId, UUID treeId);
+
     boolean existsByTreeId(UUID treeId);
 }

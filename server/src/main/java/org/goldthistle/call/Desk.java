@@ -18,6 +18,7 @@ import org.goldthistle.library.LibraryService;
 import org.goldthistle.library.StoredSheet;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.survey.SurveyedTree;
+import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Lays the calls of an observer out as they stand; the services that write hand out what it shows. */
@@ -68,8 +69,22 @@ class Desk {
                 newest,
                 onRecord(call, observerId, signed),
                 dtos(signed),
-                tree.isBlindFor(observerId),
-                aids.of(observerId, call.sheet().sheet().id()));
+                new BenchDto.ForObserver(
+                        tree.isBlindFor(observerId),
+                        signedAs(call, observerId, signed),
+                        !calls.hasReadOther(tree.surveyId(), observerId, tree.id()),
+                        aids.of(observerId, call.sheet().sheet().id()),
+                        LocalDate.now(clock).getMonthValue()));
+    }
+
+    /** The observer's own signature that stands and was made of just what counts now; null: there is none. */
+    private static @Nullable UUID signedAs(CallInHand call, UUID observerId, List<Determination> newestFirst) {
+        return newestFirst.stream()
+                .filter(one -> one.observerId().equals(observerId) && !isSuperseded(one, newestFirst))
+                .filter(one -> one.snapshot().isOf(call))
+                .map(Determination::getId)
+                .findFirst()
+                .orElse(null);
     }
 
     /** The call that an observer has in hand on a tree. */
@@ -216,7 +231,11 @@ class Desk {
         Map<UUID, String> callSigns = callSigns(newestFirst);
         return newestFirst.stream()
                 .map(one -> DeterminationDto.of(
-                        one, library.find(one.snapshot().sheetVersionId()), callSigns, isSuperseded(one, newestFirst)))
+                        one,
+                        library.find(one.snapshot().sheetVersionId()),
+                        callSigns,
+                        isSuperseded(one, newestFirst),
+                        clock.getZone()))
                 .toList();
     }
 

@@ -1,6 +1,8 @@
 package org.goldthistle.call;
 
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -14,6 +16,7 @@ import org.springframework.lang.Nullable;
  * @param outcome what was signed: taxon, group, come-back or laboratory
  * @param taxonId null when no taxon was signed; the names are then the group's
  * @param month to come back in, for that outcome
+ * @param year in which that month comes next, seen from the day of signing
  * @param share the taxon's share of belief with the surroundings when it was signed; null without a taxon
  * @param confirming characters that the observer says confirmed it
  * @param reasons why they signed all the same, by the character that speaks against it
@@ -30,6 +33,7 @@ public record DeterminationDto(
         String outcome,
         @Nullable String taxonId,
         @Nullable Integer month,
+        @Nullable Integer year,
         String scientificName,
         String commonName,
         @Nullable Double share,
@@ -52,7 +56,7 @@ public record DeterminationDto(
     private static final double DRIFT = 1e-9; // figures are promised to nine digits
 
     static DeterminationDto of(
-            Determination signed, StoredSheet sheet, Map<UUID, String> callSigns, boolean superseded) {
+            Determination signed, StoredSheet sheet, Map<UUID, String> callSigns, boolean superseded, ZoneId zone) {
         Snapshot snapshot = signed.snapshot();
         Taxon taxon = signed.taxonId() == null
                 ? null
@@ -66,6 +70,9 @@ public record DeterminationDto(
                 signed.outcome(),
                 signed.taxonId(),
                 signed.comeBackMonth(),
+                signed.comeBackMonth() == null
+                        ? null
+                        : ComingMonth.yearOf(signed.comeBackMonth(), LocalDate.ofInstant(signed.signedAt(), zone)),
                 taxon == null
                         ? sheet.sheet().fallback().scientificName()
                         : taxon.name().scientificName(),

@@ -60,7 +60,7 @@ record Judgement(
                 tierAsked,
                 assessment.tier().code(),
                 assessment.threshold(),
-                Math.max(-MOST_POINTS, assessment.pointsShort()),
+                finite(assessment.pointsShort()),
                 assessment.tier().isDecidedOnFeaturesAlone(),
                 assessment.verdict().code(),
                 idOf(assessment.rules().giveaway()),
@@ -75,6 +75,11 @@ record Judgement(
                 assessment.surprise(),
                 assessment.indexOpinions().stream().map(IndexDto::of).toList(),
                 assessment.ancestries().stream().map(AncestryDto::of).toList());
+    }
+
+    /** Points that can be written down. */
+    static double finite(double points) {
+        return Math.max(-MOST_POINTS, points);
     }
 
     private static String idOf(Optional<Taxon> taxon) {

@@ -19,8 +19,9 @@ import org.goldthistle.core.sheet.Position;
 import org.springframework.lang.Nullable;
 
 /**
- * A reading as it is sent and kept: states or values, one per replicate, or not seen. Certainty belongs to what was
- * seen; material and position may be left out. A withdrawn one says only that what was read before was a mistake.
+ * A reading as it is sent and kept: states or values, one per replicate, or not seen. Certainty, material and position
+ * are there only where the observer said them; what was not said is assumed when it is weighed, and never stored as
+ * said. A withdrawn one says only that what was read before was a mistake.
  */
 record NewReading(
         @NotBlank String character,
@@ -53,13 +54,12 @@ record NewReading(
             return new NotSeen(character);
         }
         var refusals = new Refusals();
-        Optional<Certainty> sureness = Coded.find(Certainty.values(), String.valueOf(certainty));
-        refusals.require(sureness.isPresent(), "certainty", certainty, Coded.codes(Certainty.values()));
+        Optional<Certainty> sureness = optional(refusals, "certainty", certainty, Certainty.values());
         Optional<Material> from = optional(refusals, "material", material, Material.values());
         Optional<Position> grewIn = optional(refusals, "position", position, Position.values());
         refusals.throwIfAny();
         Observed observed = hasStates ? new StatesObserved(states) : new ValuesObserved(values);
-        return new Reading(character, observed, sureness.get(), from, grewIn);
+        return new Reading(character, observed, sureness.orElse(Certainty.ASSUMED), from, grewIn);
     }
 
     private static <T extends Coded> Optional<T> optional(Refusals refusals, String key, String code, T[] all) {

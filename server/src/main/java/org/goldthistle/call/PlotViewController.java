@@ -40,6 +40,16 @@ class PlotViewController {
         return views.trees(surveyId, plotId, observer.id());
     }
 
+    /** Where the observer goes on to from a tree, in its plot. */
+    @GetMapping("/trees/{treeId}/next")
+    @ForObservers
+    NextTree next(
+            @PathVariable UUID surveyId,
+            @PathVariable UUID treeId,
+            @AuthenticationPrincipal SignedInObserver observer) {
+        return views.next(surveyId, treeId, observer.id());
+    }
+
     /** Trees by what was typed of their plot and tag, at most thirty. */
     @GetMapping("/trees")
     @ForObservers

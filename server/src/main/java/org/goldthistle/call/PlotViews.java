@@ -5,11 +5,14 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.goldthistle.core.plot.PolarPosition;
+import org.goldthistle.platform.Problem;
 import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.SurveyedTree;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -74,6 +77,45 @@ class PlotViews {
                 .query((row, i) -> treeRow(row))
                 .list();
     }
+
+    /** The tree of the plot that an observer goes on to from another: the nearest that nobody has signed. */
+    @Transactional(readOnly = true)
+    NextTree next(UUID surveyId, UUID treeId, UUID observerId) {
+        surveys.requireMember(surveyId, observerId);
+        List<OpenStem> stems = jdbc.sql("select t.id, t.tag, t.azimuth_degrees, t.distance_metres, t.id = :tree here,"
+                        + " coalesce(s.readings, 0) > 0 begun from tree t join plot p on p.id = t.plot_id"
+                        + " left join call_state s on s.tree_id = t.id and s.observer_id = :observer"
+                        + " where p.survey_id = :survey and t.plot_id = (select plot_id from tree where id = :tree)"
+                        + " and (t.id = :tree or t.group_id is not null and t.clone_of is null"
+                        + " and t.stands_as = 'open' and " + SurveyedTree.SHOWN + ") order by t.tag")
+                .param("tree", treeId)
+                .param("observer", observerId)
+                .param("survey", surveyId)
+                .query((row, i) -> new OpenStem(
+                        row.getObject("id", UUID.class),
+                        row.getInt("tag"),
+                        new PolarPosition(row.getDouble("azimuth_degrees"), row.getDouble("distance_metres")),
+                        row.getBoolean("here"),
+                        row.getBoolean("begun")))
+                .list();
+        PolarPosition here = stems.stream()
+                .filter(OpenStem::here)
+                .map(OpenStem::at)
+                .findFirst()
+                .orElseThrow(() ->
+                        Problem.missing("no-such-tree", "This survey has no such tree any more. Nothing was changed."));
+        List<OpenStem> others = stems.stream().filter(stem -> !stem.here()).toList();
+        return others.stream()
+                .min(Comparator.comparing(OpenStem::begun)
+                        .thenComparingDouble(stem -> here.metresTo(stem.at()))
+                        .thenComparingInt(OpenStem::tag))
+                .map(stem -> new NextTree(
+                        stem.id(), stem.tag(), here.metresTo(stem.at()), here.degreesTo(stem.at()), others.size()))
+                .orElseGet(() -> new NextTree(null, null, null, null, 0));
+    }
+
+    /** A stem of a plot; those that are not here are open. */
+    private record OpenStem(UUID id, int tag, PolarPosition at, boolean here, boolean begun) {}
 
     /** Trees whose plot and tag fit what was typed, such as "kettle 23" or "23". */
     @Transactional(readOnly = true)

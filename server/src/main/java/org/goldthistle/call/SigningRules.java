@@ -5,11 +5,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.Refusal;
+import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.verdict.Assessment;
-import org.goldthistle.core.verdict.Need;
-import org.goldthistle.core.verdict.Reason;
 import org.goldthistle.core.verdict.Verdict;
 import org.goldthistle.platform.Problem;
 
@@ -39,6 +39,7 @@ final class SigningRules {
                     "This survey sends no samples to a laboratory. Nothing was signed; your readings are kept. Come"
                             + " back in another month, or record the group only.");
         }
+        requireReasonsOfReadings(call, signed);
         if (outcome == Outcome.TAXON) {
             requireSignable(call, assessment, signed);
         }
@@ -57,38 +58,58 @@ final class SigningRules {
     }
 
     private static void requireSignable(CallInHand call, Assessment assessment, NewDetermination signed) {
-        if (call.sheet().sheet().taxonIndex(signed.taxonId()) < 0) {
+        GroupSheet sheet = call.sheet().sheet();
+        if (sheet.taxonIndex(signed.taxonId()) < 0) {
             throw Problem.unfit(
                     "no-such-taxon",
                     "The sheet has no taxon \"" + signed.taxonId() + "\". Nothing was signed; your readings are kept."
                             + " Choose one of the sheet's taxa.");
         }
-        List<Refusal> missing = new ArrayList<>();
+        var words = new ConditionWords(assessment);
+        List<ConditionWords.Missing> missing = new ArrayList<>();
         if (!assessment.lead().id().equals(signed.taxonId())) {
-            missing.add(new Refusal("lead", assessment.lead().id(), "the taxon that is signed in the lead"));
+            missing.add(new ConditionWords.Missing(
+                    "lead",
+                    ConditionWords.name(sheet, signed.taxonId()) + " in the lead, where now "
+                            + ConditionWords.name(assessment.lead()) + " is"));
         }
-        List<Need> now = assessment.stillNeeded().stream()
-                .filter(need -> need.kind() != Need.Kind.SECOND_OBSERVER) // who is asked for once this is signed
-                .toList();
-        for (Need need : now) {
-            missing.add(new Refusal(need.code(), "nothing that meets it", "this condition of the tier"));
-        }
-        for (Reason reason : assessment.reasons()) {
-            if (reason.kind() == Reason.Kind.GATE) {
-                missing.add(new Refusal(reason.code(), "a failed gate", "a tree of this group"));
-            }
-        }
+        missing.addAll(words.allMissing(true));
         if (!missing.isEmpty() || assessment.verdict() != Verdict.SIGNABLE) {
             throw Problem.unfit(
                     "not-signable",
-                    "This cannot be signed as " + signed.taxonId() + " for a "
-                            + assessment.tier().code()
-                            + " yet. Still needed: "
-                            + String.join(
-                                    ", ", missing.stream().map(Refusal::key).toList())
+                    "This cannot be signed as " + ConditionWords.name(sheet, signed.taxonId()) + " for a "
+                            + assessment.tier().code() + " yet. Still missing: "
+                            + missing.stream()
+                                    .map(ConditionWords.Missing::words)
+                                    .collect(Collectors.joining("; "))
                             + ". Nothing was signed and all readings are kept. Check more, or sign to come back, for"
                             + " the laboratory or the group only.",
-                    missing);
+                    missing.stream()
+                            .map(one -> new Refusal(one.code(), "nothing that meets it", one.words()))
+                            .toList());
+        }
+    }
+
+    /** A reason stands for a reading; one whose reading was taken back is not signed by anybody. */
+    private static void requireReasonsOfReadings(CallInHand call, NewDetermination signed) {
+        Set<String> read = call.counting().stream()
+                .map(entry -> entry.reading().character())
+                .collect(Collectors.toSet());
+        List<String> unread = signed.writtenReasons().keySet().stream()
+                .filter(character -> !read.contains(character))
+                .map(character -> call.sheet()
+                        .sheet()
+                        .character(character)
+                        .map(one -> "“" + ConditionWords.amid(one.name()) + "”")
+                        .orElse("“" + character + "”"))
+                .sorted()
+                .toList();
+        if (!unread.isEmpty()) {
+            throw Problem.unfit(
+                    "reason-without-reading",
+                    "A reason was written for " + String.join(", ", unread)
+                            + ", which is not read on this tree any more. Nothing was signed; your readings and what you"
+                            + " wrote are kept. Leave that reason out, or read the character again.");
         }
     }
 }

@@ -67,6 +67,19 @@ record Snapshot(
                 call.records());
     }
 
+    /** Whether a call still stands as it was signed: the same sheet, circumstances, tier and readings. */
+    boolean isOf(CallInHand call) {
+        return sheetVersionId.equals(call.sheet().id())
+                && circumstances.equals(call.circumstances())
+                && judgement.tierAsked().equals(call.tier().code())
+                && readings.stream()
+                        .map(KeptReading::id)
+                        .toList()
+                        .equals(call.counting().stream()
+                                .map(ReadingEntry::getId)
+                                .toList());
+    }
+
     /** Verified trees of the district by taxon. */
     Map<String, Integer> localRecords() {
         return records == null ? Map.of() : records;

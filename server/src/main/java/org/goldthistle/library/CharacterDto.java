@@ -1,11 +1,16 @@
 package org.goldthistle.library;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.goldthistle.core.Coded;
+import org.goldthistle.core.reading.Certainty;
 import org.goldthistle.core.sheet.CautionTopic;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.Drawing;
@@ -29,6 +34,7 @@ import org.springframework.lang.Nullable;
  * One character as the browser reads it; numeric ones have a unit (empty for counts and ratios) and no states.
  * Material and position matter when its weight depends on them.
  *
+ * @param shortName in at most 22 letters; the name itself where the sheet has none
  * @param figure what is measured or counted, drawn; null for states
  * @param weight the sheet's own, in [0, 1]
  * @param schools other weights by school
@@ -40,11 +46,15 @@ import org.springframework.lang.Nullable;
  * @param profiles of every taxon in the sheet's order, those of hybrids derived where the sheet has none
  * @param months in which it can be read, 1-12
  * @param looks how many independent looks so many leaves, cones … are worth, the first for one of them
+ * @param assumedMaterial what counts as if nothing was said of the material; null: nothing does
+ * @param assumedPosition the same of the place in the crown
+ * @param assumedCertainty what is assumed of an observer who does not say how sure they are
  * @param redGreen whether its states are told apart by red against green or brown
  */
 record CharacterDto(
         String id,
         String name,
+        String shortName,
         String organ,
         String zone,
         String kind,
@@ -67,6 +77,9 @@ record CharacterDto(
         List<Integer> months,
         boolean materialMatters,
         boolean positionMatters,
+        @Nullable String assumedMaterial,
+        @Nullable String assumedPosition,
+        String assumedCertainty,
         String sense,
         boolean redGreen,
         String howTo,
@@ -78,6 +91,7 @@ record CharacterDto(
         return new CharacterDto(
                 character.id(),
                 character.name(),
+                character.brief(),
                 character.organ().code(),
                 character.zone().code(),
                 character.scale().kind(),
@@ -104,8 +118,11 @@ record CharacterDto(
                         .map(topic -> new HazardDto(topic.code(), caution(sheet, topic)))
                         .toList(),
                 character.trust().months().stream().sorted().toList(),
-                !character.trust().materials().isEmpty(),
-                !character.trust().positions().isEmpty(),
+                character.trust().materialMatters(),
+                character.trust().positionMatters(),
+                character.trust().assumedMaterial().map(Coded::code).orElse(null),
+                character.trust().assumedPosition().map(Coded::code).orElse(null),
+                Certainty.ASSUMED.code(),
                 character.effort().sense().code(),
                 character.effort().redGreen(),
                 character.guidance().howTo(),
@@ -181,6 +198,9 @@ record CharacterDto(
             boolean derived,
             @Nullable List<Double> frequencies,
             @Nullable List<Double> range) {
+        private static final int MOST_DECIMALS = 6;
+        private static final MathContext THREE_DIGITS = new MathContext(3, RoundingMode.HALF_UP);
+
         static ProfileDto of(GroupSheet sheet, DiagnosticCharacter character, Taxon taxon) {
             Profile profile = sheet.profile(character, taxon.id());
             boolean derived = !character.profiles().containsKey(taxon.id());
@@ -195,7 +215,18 @@ record CharacterDto(
                     taxon.id(),
                     derived,
                     null,
-                    List.of(range.rarelyLow(), range.usuallyLow(), range.usuallyHigh(), range.rarelyHigh()));
+                    Stream.of(range.rarelyLow(), range.usuallyLow(), range.usuallyHigh(), range.rarelyHigh())
+                            .map(limit -> readable(limit, (NumberScale) character.scale(), derived))
+                            .toList());
+        }
+
+        /** What was derived has digits that nobody reads off a ruler; what is the sheet's own loses only dust. */
+        private static double readable(double limit, NumberScale scale, boolean derived) {
+            BigDecimal figure = BigDecimal.valueOf(limit);
+            if (derived) {
+                figure = scale.isCount() ? figure.setScale(0, RoundingMode.HALF_UP) : figure.round(THREE_DIGITS);
+            }
+            return figure.setScale(MOST_DECIMALS, RoundingMode.HALF_UP).doubleValue();
         }
     }
 }

@@ -1,8 +1,11 @@
 package org.goldthistle.survey;
 
 import java.time.Clock;
+import java.time.Month;
+import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -171,7 +174,9 @@ public class PlotService {
                         ? new Refusal("tree " + row.getInt("tag"), "no signature", "a signed call, or a plain taxon")
                         : new Refusal(
                                 "tree " + row.getInt("tag"),
-                                "to come back in month " + row.getInt("come_back_month"),
+                                "to come back in "
+                                        + Month.of(row.getInt("come_back_month"))
+                                                .getDisplayName(TextStyle.FULL, Locale.UK),
                                 "another visit, or the group only"))
                 .list());
         if (!blockers.isEmpty()) {

@@ -65,6 +65,48 @@ class ReadingTest extends ServerTest {
     }
 
     @Test
+    void what_was_not_said_is_kept_unsaid_and_weighed_as_it_is_assumed() {
+        Caller wren = signedIn("Wren");
+
+        JsonNode unsaid = wren.put(
+                        readings(23), Map.of("character", "twig-hairs", "states", List.of("absent"), "notSeen", false))
+                .expect(200);
+        JsonNode said = wren.put(
+                        readings(23),
+                        Map.of(
+                                "character",
+                                "twig-hairs",
+                                "states",
+                                List.of("absent"),
+                                "certainty",
+                                "sure",
+                                "notSeen",
+                                false))
+                .expect(200);
+
+        assertThat(unsaid.at("/readings/0/reading").has("certainty")).isFalse();
+        assertThat(said.at("/readings/0/reading/certainty").asText()).isEqualTo("sure");
+        assertThat(unsaid.at("/figures/withSurroundings/shares"))
+                .isEqualTo(said.at("/figures/withSurroundings/shares"));
+    }
+
+    @Test
+    void each_reading_says_what_it_did_and_the_tier_what_is_still_missing() {
+        Caller nuthatch = signedIn("Nuthatch");
+
+        JsonNode bench = nuthatch.put(readings(23), WARTS).expect(200);
+
+        assertThat(bench.at("/effects/0/character").asText()).isEqualTo("twig-warts");
+        assertThat(bench.at("/effects/0/speaksFor").asText()).endsWith("birch");
+        assertThat(bench.at("/effects/0/points").asDouble()).isNotNegative();
+        assertThat(bench.path("pointsAsked").asDouble()).isCloseTo(10 * Math.log10(9), within(1e-9));
+        assertThat(bench.path("missing").toString()).contains("% now");
+        assertThat(bench.path("conditions").findValuesAsText("code"))
+                .containsExactly("reading", "threshold", "features-alone");
+        assertThat(bench.at("/conditions/0/asks").asText()).isEqualTo("one character read");
+    }
+
+    @Test
     void sent_twice_it_is_kept_once() {
         Caller siskin = signedIn("Siskin");
         String path = readings(24);

@@ -92,7 +92,9 @@ class SigningTest extends ServerTest {
 
         JsonNode problem = redpoll.put(determination(40), signed("taxon", "nordmanniana", "", List.of()))
                 .expectProblem(422, "not-signable");
-        assertThat(problem.path("detail").asText()).contains("reading", "threshold");
+        assertThat(problem.path("detail").asText())
+                .contains("read one character", "% for ", "% now")
+                .doesNotContain("threshold", "nordmanniana");
 
         redpoll.put(determination(40), signed("group", null, "crown out of sight", List.of()))
                 .expect(200);
@@ -108,7 +110,7 @@ class SigningTest extends ServerTest {
                 .expectProblem(422, "not-signable");
         dipper.put(treePath(11) + "/tier", Map.of("tier", "tally")).expect(200);
 
-        assertThat(problem.path("detail").asText()).contains("quorum");
+        assertThat(problem.path("detail").asText()).contains("three organs that agree, none against");
         assertThat(problem.path("refusals").findValuesAsText("key"))
                 .contains("quorum")
                 .doesNotContain("second-observer"); // who is asked for once it is signed
@@ -127,6 +129,62 @@ class SigningTest extends ServerTest {
     }
 
     @Test
+    void a_reason_whose_reading_was_taken_back_is_not_signed() {
+        Caller wren = signedIn("Wren");
+        List<String> ids = readCherry(wren, 11);
+        Map<String, Object> body = signed("taxon", "serotina", "", ids);
+        body.put("reasons", Map.of("leaf-gloss", "A shaded branch."));
+
+        JsonNode problem = wren.put(determination(11), body).expectProblem(422, "reason-without-reading");
+
+        assertThat(problem.path("detail").asText())
+                .contains("“gloss of the upper leaf face”", "Nothing was signed", "kept")
+                .doesNotContain("leaf-gloss");
+    }
+
+    @Test
+    void a_call_is_as_it_was_signed_until_something_is_read_again() {
+        Caller nuthatch = signedIn("Nuthatch");
+        List<String> ids = readCherry(nuthatch, 11);
+        assertThat(nuthatch.get(treePath(11) + "/bench")
+                        .expect(200)
+                        .path("signedAs")
+                        .isTextual())
+                .isFalse();
+        String path = determination(11);
+
+        JsonNode signed =
+                nuthatch.put(path, signed("taxon", "serotina", "", ids)).expect(200);
+        JsonNode readOn = nuthatch.put(
+                        treePath(11) + "/readings/" + UUID.randomUUID(), Map.of("character", "stone", "notSeen", true))
+                .expect(200);
+
+        assertThat(signed.path("signedAs").asText()).isEqualTo(id(path));
+        assertThat(readOn.path("signedAs").isTextual()).isFalse();
+    }
+
+    @Test
+    void from_a_tree_one_goes_on_to_the_nearest_that_nobody_signed() {
+        Caller redpoll = signedIn("Redpoll");
+
+        JsonNode next = redpoll.get(treePath(16) + "/next").expect(200);
+
+        assertThat(next.path("metres").asDouble()).isPositive();
+        assertThat(next.path("degrees").asDouble()).isBetween(0.0, 360.0);
+        int left = next.path("left").asInt();
+        String nearest = treePath(next.path("tag").asInt());
+        redpoll.put(
+                        nearest + "/determinations/" + UUID.randomUUID(),
+                        signed("group", null, "crown out of sight", List.of()))
+                .expect(200);
+        JsonNode after = redpoll.get(treePath(16) + "/next").expect(200);
+        assertThat(after.path("tag").asInt()).isNotEqualTo(next.path("tag").asInt());
+        assertThat(after.path("left").asInt()).isEqualTo(left - 1);
+        assertThat(after.path("metres").asDouble())
+                .isGreaterThanOrEqualTo(next.path("metres").asDouble());
+    }
+
+    @Test
     void coming_back_wants_a_month_and_a_taxon_does_not_go_with_it() {
         Caller redpoll = signedIn("Redpoll");
         Map<String, Object> comeBack = signed("come-back", null, "no fruit yet", List.of());
@@ -137,6 +195,7 @@ class SigningTest extends ServerTest {
 
         assertThat(bench.at("/determinations/0/outcome").asText()).isEqualTo("come-back");
         assertThat(bench.at("/determinations/0/month").asInt()).isEqualTo(7);
+        assertThat(bench.at("/determinations/0/year").asInt()).isEqualTo(2027); // it is September 2026
     }
 
     @Test
