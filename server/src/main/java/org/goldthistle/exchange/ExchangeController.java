@@ -94,6 +94,23 @@ class ExchangeController {
         return imports.stop(surveyId, importId, observer.id());
     }
 
+    /** Takes back what a file brought, as long as nothing of it was touched. */
+    @PutMapping("/imports/{importId}/taken-back")
+    @ForObservers
+    ImportDto takeBack(
+            @PathVariable UUID surveyId,
+            @PathVariable UUID importId,
+            @AuthenticationPrincipal SignedInObserver observer) {
+        return imports.takeBack(surveyId, importId, observer.id());
+    }
+
+    /** The files that the observer stored, the newest first. */
+    @GetMapping("/imports")
+    @ForObservers
+    List<ImportDto.StoredDto> stored(@PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
+        return imports.stored(surveyId, observer.id());
+    }
+
     /** Forgets a file; what was stored of it stays. */
     @DeleteMapping("/imports/{importId}")
     @ForObservers

@@ -1,5 +1,6 @@
 package org.goldthistle.exchange;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.lang.Nullable;
@@ -8,7 +9,7 @@ import org.springframework.lang.Nullable;
  * A file on its way in.
  *
  * @param format csv or geojson
- * @param state sent, checking, checked, storing, stored, stopped or broken
+ * @param state sent, checking, checked, storing, stored, stopped, broken or taken-back
  * @param headings of its columns, in their order
  * @param sample its first rows, in the order of the headings
  * @param columns what each heading is taken for
@@ -41,6 +42,9 @@ record ImportDto(
 
     /** What a heading can be taken for, and the units in which that may be given, ours first. */
     record FieldDto(String field, List<String> units) {}
+
+    /** A file that was stored, with what it brought. */
+    record StoredDto(UUID id, String name, int plots, int trees, Instant storedAt) {}
 
     /** Something that cannot be taken over: row or feature, heading, and why. */
     record ProblemDto(long place, String heading, String problem) {}

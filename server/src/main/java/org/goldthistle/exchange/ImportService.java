@@ -43,6 +43,7 @@ class ImportService {
     private final SurveyService surveys;
     private final JdbcClient jdbc;
     private final ObjectMapper json;
+    private final ImportUndo undo;
     private final Clock clock;
 
     ImportService(
@@ -51,12 +52,14 @@ class ImportService {
             SurveyService surveys,
             JdbcClient jdbc,
             ObjectMapper json,
+            ImportUndo undo,
             Clock clock) {
         this.files = files;
         this.worker = worker;
         this.surveys = surveys;
         this.jdbc = jdbc;
         this.json = json;
+        this.undo = undo;
         this.clock = clock;
     }
 
@@ -166,11 +169,51 @@ class ImportService {
         return show(surveyId, importId, observerId);
     }
 
-    /** Forgets a file; what was stored of it stays. */
+    /**
+     * Takes back what a file brought.
+     *
+     * @throws Problem if it is not stored, or something of it was touched meanwhile
+     */
+    @Transactional
+    public ImportDto takeBack(UUID surveyId, UUID importId, UUID observerId) {
+        surveys.requireOpen(surveyId, observerId);
+        Kept kept = own(surveyId, importId, observerId);
+        if (kept.state().equals("taken-back")) {
+            return show(surveyId, importId, observerId); // sent twice
+        }
+        if (!kept.state().equals("stored")) {
+            throw Problem.conflict("not-stored", "Only a file that was stored can be taken back. Nothing was changed.");
+        }
+        undo.run(importId, surveyId, observerId, kept.name());
+        return show(surveyId, importId, observerId);
+    }
+
+    /** The files that an observer stored in a survey, the newest first. */
+    @Transactional(readOnly = true)
+    public List<ImportDto.StoredDto> stored(UUID surveyId, UUID observerId) {
+        surveys.requireMember(surveyId, observerId);
+        return jdbc.sql("select id, name, plots_new, trees_new, alive_at from import_file where survey_id = ?"
+                        + " and observer_id = ? and state = 'stored' order by alive_at desc, id")
+                .params(surveyId, observerId)
+                .query((row, i) -> new ImportDto.StoredDto(
+                        row.getObject("id", UUID.class),
+                        row.getString("name"),
+                        row.getInt("plots_new"),
+                        row.getInt("trees_new"),
+                        row.getTimestamp("alive_at").toInstant()))
+                .list();
+    }
+
+    /** Forgets a file that was not stored, or the content of one that was. */
     @Transactional
     public void forget(UUID surveyId, UUID importId, UUID observerId) {
-        requireIdle(own(surveyId, importId, observerId));
-        jdbc.sql("delete from import_file where id = ?").param(importId).update();
+        Kept kept = own(surveyId, importId, observerId);
+        requireIdle(kept);
+        boolean wasStored = kept.state().equals("stored") || kept.state().equals("taken-back");
+        // what was stored stays on record, so that it can be taken back
+        jdbc.sql(wasStored ? "delete from import_piece where import_id = ?" : "delete from import_file where id = ?")
+                .param(importId)
+                .update();
     }
 
     /** A file as it stands. */

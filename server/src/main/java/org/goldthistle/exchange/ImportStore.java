@@ -73,10 +73,10 @@ class ImportStore {
     private void storePlots(UUID importId, UUID surveyId) {
         jdbc.sql(
                         "insert into plot (id, survey_id, code, latitude, longitude, radius_metres, altitude_metres, habitat,"
-                                + " notes) select gen_random_uuid(), :survey, c.plot_code, (d.plot ->> 'latitude')::float8,"
+                                + " notes, imported_by) select gen_random_uuid(), :survey, c.plot_code, (d.plot ->> 'latitude')::float8,"
                                 + " (d.plot ->> 'longitude')::float8, coalesce((d.plot ->> 'radiusMetres')::float8, 15),"
                                 + " (d.plot ->> 'altitudeMetres')::float8, coalesce((select array_agg(h) from"
-                                + " jsonb_array_elements_text(d.plot -> 'habitat') h), '{}'), coalesce(d.plot ->> 'notes', '')"
+                                + " jsonb_array_elements_text(d.plot -> 'habitat') h), '{}'), coalesce(d.plot ->> 'notes', ''), :import"
                                 + " from (select distinct plot_code from import_row where import_id = :import) c"
                                 + " left join lateral (select plot from import_row where import_id = :import"
                                 + " and plot_code = c.plot_code and plot is not null order by place limit 1) d on true"
@@ -89,13 +89,13 @@ class ImportStore {
     private void storeTrees(UUID importId, UUID surveyId, UUID observerId, long from) {
         jdbc.sql("with stored as (insert into tree (id, plot_id, tag, azimuth_degrees, distance_metres,"
                         + " diameter_millimetres, height_decimetres, stage, origin, habitat, condition_notes, group_id,"
-                        + " plain_taxon, stands_as) select r.tree_id, p.id, r.tag, (b ->> 'azimuthDegrees')::float8,"
+                        + " plain_taxon, stands_as, imported_by) select r.tree_id, p.id, r.tag, (b ->> 'azimuthDegrees')::float8,"
                         + " (b ->> 'distanceMetres')::float8, (b ->> 'diameterMillimetres')::int,"
                         + " (b ->> 'heightDecimetres')::int, b ->> 'stage', b ->> 'origin',"
                         + " (select array_agg(h) from jsonb_array_elements_text(case when"
                         + " jsonb_typeof(b -> 'habitat') = 'array' then b -> 'habitat' end) h),"
                         + " b ->> 'conditionNotes', b ->> 'groupId', b ->> 'plainTaxon',"
-                        + " case when b ->> 'groupId' is null then 'plain' else 'open' end"
+                        + " case when b ->> 'groupId' is null then 'plain' else 'open' end, :import"
                         + " from import_row r join plot p on p.survey_id = :survey and p.code = r.plot_code"
                         + " cross join lateral (select r.tree -> 'body' b) body"
                         + " where r.import_id = :import and r.place > :from and r.place <= :to and r.tree is not null"

@@ -66,6 +66,56 @@ class ExchangeTest extends ServerTest {
     }
 
     @Test
+    void what_was_stored_is_taken_back_whole_ten_thousand_rows_too() {
+        StringBuilder rows = new StringBuilder(HEADING);
+        for (int i = 0; i < 10_000; i++) {
+            rows.append("Beck ").append(i / 100).append(",55.03,-20.38,12,").append(i % 100 + 1);
+            rows.append(",")
+                    .append(i % 360)
+                    .append(",3.5,21.4,mature,wild,birches,,")
+                    .append(i % 100 == 1 ? "1\n" : "\n");
+        }
+        String file = checked(rows.toString(), 0);
+        lead.put(file + "/stored", Map.of()).expect(200);
+        ended(file, "stored");
+        lead.delete(file).expect(204); // its content goes, what it brought can still be taken back
+        assertThat(lead.get(path() + "/imports").expect(200).at("/0/trees").asInt())
+                .isEqualTo(10_000);
+
+        JsonNode back = lead.put(file + "/taken-back", Map.of()).expect(200);
+        lead.put(file + "/taken-back", Map.of()).expect(200); // sent twice
+
+        assertThat(back.path("told").asText()).contains("100 plots and 10000 trees are gone again");
+        assertThat(lead.get(path() + "/plots").expect(200)).isEmpty();
+        assertThat(lead.get(path() + "/imports").expect(200)).isEmpty();
+    }
+
+    @Test
+    void an_import_that_somebody_went_on_with_is_not_taken_back() {
+        String file = checked(
+                HEADING + "Beck 1,55.03,-20.38,12,1,0,3.5,21.4,mature,wild,birches,,\n"
+                        + "Beck 1,,,,2,90,4,9,pole,,birches,,\n",
+                0);
+        lead.put(file + "/taken-back", Map.of()).expectProblem(409, "not-stored");
+        lead.put(file + "/stored", Map.of()).expect(200);
+        ended(file, "stored");
+        String plot = lead.get(path() + "/plots").expect(200).at("/0/id").asText();
+        String tree = lead.get(path() + "/plots/" + plot + "/trees")
+                .expect(200)
+                .at("/1/id")
+                .asText();
+        lead.put(
+                        path() + "/trees/" + tree + "/readings/" + UUID.randomUUID(),
+                        Map.of("character", "twig-hairs", "notSeen", true))
+                .expect(200);
+
+        JsonNode problem = lead.put(file + "/taken-back", Map.of()).expectProblem(409, "import-touched");
+
+        assertThat(problem.path("detail").asText()).contains("Beck 1, tree 2", "Nothing was changed");
+        assertThat(lead.get(path() + "/plots/" + plot + "/trees").expect(200)).hasSize(2);
+    }
+
+    @Test
     void every_problem_is_told_by_row_and_heading_and_nothing_is_stored() {
         String file = checked(
                 HEADING + "Beck 1,55.03,-20.38,12,1,400,3.5,21.4,mature,wild,birches,,\n"
