@@ -8,9 +8,11 @@ import { useSurvey } from '../../api/surveys'
 import type { People, Person } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
+import { Confirm } from '../../ui/Confirm'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
+import { PageTitle } from '../../ui/PageTitle'
 import { Sheet } from '../../ui/Sheet'
 import { dayAndTime } from '../../ui/words'
 
@@ -30,6 +32,7 @@ export function PeoplePage() {
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4">
       <div className="mx-auto w-full max-w-4xl">
         <div className="mb-3 flex flex-wrap items-center justify-between gap-3">
+          <PageTitle>People</PageTitle>
           <h1 className="text-2xl">People</h1>
           {observer.role === 'lead' && (
             <Button look="main" onClick={() => setInviting(true)}>
@@ -168,13 +171,18 @@ function PersonRow({ person, onLink }: { readonly person: Person; readonly onLin
         {self ? (
           <span aria-hidden className="w-32 max-sm:hidden" />
         ) : (
-          <Button
-            className="w-32"
-            onClick={() => disable.mutate(!person.disabledAt)}
-            disabled={disable.isPending}
-          >
-            {person.disabledAt ? 'Let in again' : 'Keep out'}
-          </Button>
+          <span className="w-32">
+            {person.disabledAt ? (
+              <Button disabled={disable.isPending} onClick={() => disable.mutate(false)}>
+                Let in again
+              </Button>
+            ) : (
+              <Confirm words="Keep out" disabled={disable.isPending} onConfirm={() => disable.mutate(true)}>
+                {person.callSign} is signed out everywhere at once and cannot sign in any more. What they read
+                and signed stays. You can let them in again.
+              </Confirm>
+            )}
+          </span>
         )}
       </div>
       {error && <Notice tone="wrong">{wordsOf(error)}</Notice>}

@@ -1,4 +1,4 @@
-import { useMutation, useQuery } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api, dataOf } from '../../api/client'
@@ -7,11 +7,13 @@ import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Logo } from '../../ui/Logo'
 import { Notice } from '../../ui/Notice'
+import { PageTitle } from '../../ui/PageTitle'
 import { sessionQuery } from './queries'
 
 /** What a link opens that lets somebody in, or lets them choose a new passphrase. */
 export function WelcomePage() {
   const navigate = useNavigate()
+  const queries = useQueryClient()
   const [token] = useState(() => window.location.hash.slice(1))
   const [passphrase, setPassphrase] = useState('')
   const [again, setAgain] = useState('')
@@ -26,8 +28,14 @@ export function WelcomePage() {
     mutationFn: async () => {
       const { error, response } = await api.PUT('/api/welcome', { body: { token, passphrase } })
       if (!response.ok) throw failure(response.status, error)
+      return dataOf(
+        await api.POST('/api/session', { body: { callSign: guest.data?.callSign ?? '', passphrase } }),
+      )
     },
-    onSuccess: () => navigate('/sign-in', { replace: true }),
+    onSuccess: (observer) => {
+      queries.setQueryData(sessionQuery.queryKey, observer)
+      navigate('/today', { replace: true })
+    },
   })
   const differs = again !== '' && again !== passphrase
   const submit = (event: FormEvent) => {
@@ -41,6 +49,7 @@ export function WelcomePage() {
       {guest.data && (
         <>
           <div>
+            <PageTitle>Welcome</PageTitle>
             <h1 className="text-3xl">Welcome, {guest.data.callSign}</h1>
             <p className="mt-2 text-quiet">
               {guest.data.resets

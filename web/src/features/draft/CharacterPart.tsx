@@ -99,11 +99,18 @@ export function CharacterPart({ index, onGone }: Props) {
       <Wrong text={wrong('id', 'states')} />
       <fieldset disabled={fixed} className="grid gap-3 md:grid-cols-[1fr_1fr_1.6fr]">
         <Field
-          className="md:col-span-3"
+          className="md:col-span-2"
           label="What to look at"
           value={character.name}
           wrong={wrong('name')}
           onChange={(event) => set({ name: event.target.value })}
+        />
+        <Field
+          label="Short, for lists"
+          hint="what the path and prints call it"
+          value={character.short ?? ''}
+          wrong={wrong('short')}
+          onChange={(event) => set({ short: event.target.value === '' ? null : event.target.value })}
         />
         <Choice
           label="Organ"

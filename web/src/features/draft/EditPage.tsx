@@ -6,6 +6,7 @@ import { wordsOf } from '../../api/problem'
 import type { Draft } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
+import { PageTitle } from '../../ui/PageTitle'
 import { dayAndTime } from '../../ui/words'
 import { CautionsPart } from './CautionsPart'
 import { CharacterPart } from './CharacterPart'
@@ -159,6 +160,7 @@ function Head({ kept, keeper }: { readonly kept: Kept; readonly keeper: DraftKee
         >
           {draft.groupId ? 'Its versions' : 'All groups'}
         </Link>
+        <PageTitle>{`Editing ${sheet.title}`}</PageTitle>
         <h1 className="text-2xl">{sheet.title || 'A group without a name'}</h1>
         <span className="text-quiet">
           {draft.regional
@@ -169,7 +171,7 @@ function Head({ kept, keeper }: { readonly kept: Kept; readonly keeper: DraftKee
         </span>
         {draft.mine ? (
           <div className="ml-auto flex flex-wrap items-center gap-2">
-            <span role="status" className={kept.where === 'kept' ? 'text-moss' : 'font-semibold'}>
+            <span role="status" className={kept.where === 'kept' ? 'text-moss-ink' : 'font-semibold'}>
               {WHERE_WORDS[kept.where]}
             </span>
             <Button

@@ -116,8 +116,9 @@ function CallsOnRecord({ draft }: { readonly draft: Draft }) {
   return (
     <>
       <p>
-        {counted(effects.total, 'call')} of this group in your surveys were read again. What was signed stays
-        as it was signed; open calls go on with the new version only when their reader says so.
+        {counted(effects.total, 'call')} of this group in your surveys {effects.total === 1 ? 'was' : 'were'}{' '}
+        read again. What was signed stays as it was signed; open calls go on with the new version only when
+        their reader says so.
       </p>
       <ul className="flex flex-wrap gap-2">
         {counts.map(([effect, count]) => (

@@ -32,7 +32,6 @@ export function MonthRing({ months, disabled, onChange }: Props) {
           <ToggleGroup.Item
             key={name}
             value={String(i + 1)}
-            aria-label={name}
             style={{
               left: `${50 + RADIUS * Math.sin(angle)}%`,
               top: `${50 - RADIUS * Math.cos(angle)}%`,
@@ -40,6 +39,7 @@ export function MonthRing({ months, disabled, onChange }: Props) {
             className="absolute size-11 -translate-x-1/2 -translate-y-1/2 rounded-full border border-edge bg-card text-sm data-[state=on]:border-ink data-[state=on]:bg-moss data-[state=on]:font-bold data-[state=on]:text-card"
           >
             {name.slice(0, 3)}
+            <span className="sr-only">: {name}</span>
           </ToggleGroup.Item>
         )
       })}

@@ -47,8 +47,10 @@ export function RangeRuler({ of, range, scale, disabled, onChange }: Props) {
           <Slider.Thumb
             key={limit}
             aria-label={`${of}: ${limit}`}
-            className="block h-9 w-3 cursor-ew-resize rounded-sm border-2 border-ink bg-card data-[disabled]:invisible"
-          />
+            className="grid h-9 w-6 cursor-ew-resize place-items-center data-[disabled]:invisible"
+          >
+            <span className="block h-9 w-3 rounded-sm border-2 border-ink bg-card" />
+          </Slider.Thumb>
         ))}
       </Slider.Root>
       <div className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
@@ -69,17 +71,20 @@ export function RangeRuler({ of, range, scale, disabled, onChange }: Props) {
 }
 
 type BoxProps = {
-  readonly label: string
+  /** what it is called, where no label names it by its id */
+  readonly label?: string
+  readonly id?: string
   readonly value: number
   readonly disabled: boolean
   readonly onChange: (value: number) => void
 }
 
 /** A number that is taken over as soon as it is one; what is half typed stays as it is typed. */
-export function NumberBox({ label, value, disabled, onChange }: BoxProps) {
+export function NumberBox({ label, id, value, disabled, onChange }: BoxProps) {
   const [typed, setTyped] = useState<string>()
   return (
     <input
+      id={id}
       aria-label={label}
       inputMode="decimal"
       value={typed ?? String(value)}

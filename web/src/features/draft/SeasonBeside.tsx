@@ -5,19 +5,21 @@ import type { Draft, SeasonChart } from '../../api/types'
 import { Mark } from '../../ui/Mark'
 import { MONTHS, monthName, STAGES } from '../../ui/words'
 import { draftSeasonQuery } from './queries'
+import { fullestMonth, type SheetFile } from './sheetFile'
 
 const SELECT = 'min-h-11 rounded-plain border border-edge bg-card px-2'
 
 /** How well the taxa can be told apart by the draft, and what that was before; reckoned anew after each change. */
 export function SeasonBeside({ draft }: { readonly draft: Draft }) {
   const [stage, setStage] = useState<string>('mature')
-  const [month, setMonth] = useState(new Date().getMonth() + 1)
+  const [chosenMonth, setMonth] = useState<number>()
   const inOrder = draft.refusals.length === 0
   const season = useQuery({
     ...draftSeasonQuery(draft.id, draft.revision, stage),
     enabled: inOrder,
     placeholderData: keepPreviousData,
   })
+  const month = chosenMonth ?? fullestMonth(draft.sheet as Partial<SheetFile>)
   const taxa = (draft.sheet as { taxa?: readonly { id: string; commonName: string }[] }).taxa ?? []
   const after = season.data?.after.months[month - 1]
   const before = season.data?.before?.months[month - 1]

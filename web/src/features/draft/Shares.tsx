@@ -1,8 +1,10 @@
 import { Slider } from 'radix-ui'
-import { useId, useState } from 'react'
+import { useId } from 'react'
+import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
 import { isDrawable } from './drawable'
-import { addingUp, type StateFile, withShare } from './sheetFile'
+import { NumberBox } from './RangeRuler'
+import { addingUp, leftOver, type StateFile, withShare } from './sheetFile'
 
 const SEGMENT = ['bg-moss', 'bg-gold', 'bg-slate', 'bg-rust', 'bg-thistle', 'bg-edge'] as const
 
@@ -15,17 +17,21 @@ type Props = {
   readonly onChange: (shares: readonly number[]) => void
 }
 
-/** How often each state is met: a bar whose parts are dragged, and the same as numbers; they always add up. */
+/**
+ * How often each state is met, as numbers and as a bar. What is typed stands as it is typed; what is left over is said, and
+ * one press makes it a whole. The bar's parts can be dragged while they are one.
+ */
 export function Shares({ of, states, shares, disabled, onChange }: Props) {
   const id = useId()
+  const left = leftOver(shares)
   const bounds = shares.slice(0, -1).map((_, i) => Math.round(100 * sum(shares.slice(0, i + 1))))
   return (
     <div>
       <Slider.Root
-        value={bounds}
+        value={bounds.map((one) => Math.min(100, one))}
         max={100}
         step={1}
-        disabled={disabled}
+        disabled={disabled || left !== 0}
         onValueChange={(next) => onChange(parted(next))}
         className="relative flex h-11 touch-none items-center"
       >
@@ -34,7 +40,7 @@ export function Shares({ of, states, shares, disabled, onChange }: Props) {
             <span
               key={states[i]?.id}
               className={`${SEGMENT[i % SEGMENT.length]} flex items-center justify-center overflow-hidden border-card text-sm not-first:border-l-2`}
-              style={{ width: `${100 * share}%` }}
+              style={{ width: `${(100 * share) / Math.max(1, sum(shares))}%` }}
             >
               {share >= 0.12 && (
                 <span className="figure rounded-sm bg-card px-1 leading-5">{Math.round(100 * share)}</span>
@@ -46,8 +52,10 @@ export function Shares({ of, states, shares, disabled, onChange }: Props) {
           <Slider.Thumb
             key={states[i]?.id}
             aria-label={`${of}: between ${states[i]?.name} and ${states[i + 1]?.name}`}
-            className="block h-9 w-3 cursor-ew-resize rounded-sm border-2 border-ink bg-card data-[disabled]:invisible"
-          />
+            className="grid h-9 w-6 cursor-ew-resize place-items-center data-[disabled]:invisible"
+          >
+            <span className="block h-9 w-3 rounded-sm border-2 border-ink bg-card" />
+          </Slider.Thumb>
         ))}
       </Slider.Root>
       <ul className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
@@ -60,48 +68,28 @@ export function Shares({ of, states, shares, disabled, onChange }: Props) {
                 <span className="sr-only">{of}: </span>
                 {state.name}
               </label>
-              <ShareBox
+              <NumberBox
                 id={`${id}-${state.id}`}
-                share={shares[i] ?? 0}
+                value={Number((100 * (shares[i] ?? 0)).toFixed(4))}
                 disabled={disabled}
-                onChange={(share) => onChange(withShare(shares, i, share))}
+                onChange={(percent) => onChange(withShare(shares, i, Number((percent / 100).toFixed(6))))}
               />
               %
             </span>
           </li>
         ))}
       </ul>
+      <p role="status" className="mt-1 flex min-h-11 flex-wrap items-center gap-3">
+        {left !== 0 && (
+          <>
+            <strong className="text-rust-ink">
+              {left > 0 ? `${left} % left over` : `${-left} % too much`}
+            </strong>
+            {!disabled && <Button onClick={() => onChange(addingUp(shares))}>Make it 100</Button>}
+          </>
+        )}
+      </p>
     </div>
-  )
-}
-
-type BoxProps = {
-  readonly id: string
-  readonly share: number
-  readonly disabled: boolean
-  readonly onChange: (share: number) => void
-}
-
-/** A share in percent; taken over when the hand leaves it, since the others give way to it. */
-function ShareBox({ id, share, disabled, onChange }: BoxProps) {
-  const [typed, setTyped] = useState<string>()
-  const take = () => {
-    if (typed !== undefined && typed.trim() !== '') onChange(Number(typed) / 100)
-    setTyped(undefined)
-  }
-  return (
-    <input
-      id={id}
-      type="number"
-      min={0}
-      max={100}
-      value={typed ?? Number((100 * share).toFixed(1))}
-      disabled={disabled}
-      onChange={(event) => setTyped(event.target.value)}
-      onBlur={take}
-      onKeyDown={(event) => event.key === 'Enter' && take()}
-      className="figure min-h-11 w-18 rounded-plain border border-edge bg-card px-2"
-    />
   )
 }
 

@@ -68,6 +68,7 @@ export type ProfileFile = Readonly<Record<string, number>> | { readonly range: r
 export type CharacterFile = {
   readonly id: string
   readonly name: string
+  readonly short?: string | null
   readonly organ: string
   readonly zone: string
   readonly kind: string
@@ -168,14 +169,21 @@ export function addingUp(shares: readonly number[]): readonly number[] {
   return whole.map((one) => one / HUNDRED)
 }
 
-/** The shares when one of them becomes another; what is left goes to the others as they were to each other. */
+/** The shares when one of them is typed: nothing else that was typed changes by itself. */
 export function withShare(shares: readonly number[], index: number, share: number): readonly number[] {
-  const own = Math.min(1, Math.max(0, share))
-  if (shares.length < 2) return [1]
-  const others = addingUp(shares.filter((_, i) => i !== index)).map((one) => one * (1 - own))
-  const mixed = [...others.slice(0, index), own, ...others.slice(index)]
-  const left = addingUp(mixed)
-  return left
+  return shares.map((one, i) => (i === index ? share : one))
+}
+
+/** What is left over of the whole, in hundredths to one decimal; below 0: there is too much. */
+export function leftOver(shares: readonly number[]): number {
+  const left = HUNDRED * (1 - shares.reduce((sum, one) => sum + one, 0))
+  return Number(left.toFixed(1)) + 0 // no negative nothing
+}
+
+/** The first month in which most of the characters can be read, 1-12. */
+export function fullestMonth({ characters = [] }: Partial<Pick<SheetFile, 'characters'>>): number {
+  const readable = ALL_YEAR.map((month) => characters.filter((one) => one.months?.includes(month)).length)
+  return readable.indexOf(Math.max(...readable)) + 1
 }
 
 /** A character that somebody is about to describe. */

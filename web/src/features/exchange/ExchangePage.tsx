@@ -8,6 +8,7 @@ import { useSurvey } from '../../api/surveys'
 import type { ImportColumn, ImportFile } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
+import { PageTitle } from '../../ui/PageTitle'
 import { counted } from '../../ui/words'
 import { Columns } from './Columns'
 import {
@@ -19,6 +20,7 @@ import {
   stopImport,
   storeImport,
 } from './queries'
+import { Stored } from './Stored'
 
 const LINK =
   'inline-flex min-h-11 items-center gap-2 rounded-plain border border-ink bg-card px-4 font-semibold'
@@ -32,6 +34,7 @@ export function ExchangePage() {
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4">
       <div className="mx-auto grid w-full max-w-5xl gap-6">
         <div>
+          <PageTitle>Import and export</PageTitle>
           <h1 className="text-2xl">Import and export</h1>
           {survey && (
             <p className="text-quiet">
@@ -69,6 +72,7 @@ export function ExchangePage() {
             />
           )}
         </section>
+        <Stored surveyId={surveyId} />
       </div>
     </main>
   )
@@ -127,13 +131,17 @@ function Import({ surveyId, importId, onForgotten }: ImportProps) {
   const query = importQuery(surveyId, importId)
   const file = useQuery(query)
   const [changed, setChanged] = useState<readonly ImportColumn[]>()
+  const survey = useSurvey().surveys.find((one) => one.id === surveyId)
   const took = (answer: ImportFile) => {
     queries.setQueryData(query.queryKey, answer)
-    queries.invalidateQueries(query)
+    queries.invalidateQueries({ queryKey: ['surveys', surveyId, 'imports'] })
   }
   const check = useMutation({
     mutationFn: (columns: readonly ImportColumn[]) => sendColumns(surveyId, importId, columns),
-    onSuccess: took,
+    onSuccess: (answer) => {
+      setChanged(undefined) // what was chosen is the server's now, and what it checks can be stored
+      took(answer)
+    },
   })
   const store = useMutation({ mutationFn: () => storeImport(surveyId, importId), onSuccess: took })
   const stop = useMutation({ mutationFn: () => stopImport(surveyId, importId), onSuccess: took })
@@ -221,7 +229,7 @@ function Import({ surveyId, importId, onForgotten }: ImportProps) {
         )}
         {state === 'checked' && problemCount === 0 && !changed && (
           <Button look="main" onClick={() => store.mutate()}>
-            Store all of it
+            Store all of it{survey ? ` in ${survey.name}, season ${survey.season}` : ''}
           </Button>
         )}
         {!busy && (

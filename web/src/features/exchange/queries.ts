@@ -65,3 +65,19 @@ export async function forgetImport(surveyId: string, importId: string): Promise<
   })
   if (!response.ok) throw failure(response.status, error)
 }
+
+/** What an observer stored of files, the newest first. */
+export const storedQuery = (surveyId: string) =>
+  queryOptions({
+    queryKey: ['surveys', surveyId, 'imports', 'stored'],
+    queryFn: async ({ signal }) =>
+      dataOf(await api.GET('/api/surveys/{surveyId}/imports', { params: { path: { surveyId } }, signal })),
+  })
+
+export async function takeImportBack(surveyId: string, importId: string) {
+  return dataOf(
+    await api.PUT('/api/surveys/{surveyId}/imports/{importId}/taken-back', {
+      params: { path: { surveyId, importId } },
+    }),
+  )
+}

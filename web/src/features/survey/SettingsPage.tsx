@@ -8,9 +8,13 @@ import { Problem, wordsOf, wrongAt } from '../../api/problem'
 import { surveysQuery, useSurvey } from '../../api/surveys'
 import type { Group, Survey, SurveySettings } from '../../api/types'
 import { Button } from '../../ui/Button'
+import { Confirm } from '../../ui/Confirm'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
+import { PageTitle } from '../../ui/PageTitle'
+import { counted } from '../../ui/words'
+import { plotsQuery } from '../plot/queries'
 import { LocalRecords } from './LocalRecords'
 import { sendSettings, sendSurveyClosed } from './queries'
 
@@ -39,6 +43,7 @@ export function SettingsPage() {
           groups.data &&
           isFetched && (
             <>
+              <PageTitle>{isNew ? 'New survey' : 'Survey settings'}</PageTitle>
               <h1 className="text-2xl">{isNew ? 'New survey' : 'Survey settings'}</h1>
               <SettingsForm
                 key={survey?.version ?? 'new'}
@@ -68,6 +73,7 @@ function SettingsForm({ surveyId, survey, groups, onKept }: FormProps) {
   const queries = useQueryClient()
   const navigate = useNavigate()
   const people = useQuery(peopleQuery)
+  const { choose } = useSurvey(false)
   const [set, setSet] = useState<SurveySettings>(() => settingsOf(survey, observer.id))
   const put = (part: Partial<SurveySettings>) => setSet({ ...set, ...part })
   const change = useMutation({
@@ -75,7 +81,10 @@ function SettingsForm({ surveyId, survey, groups, onKept }: FormProps) {
     onSuccess: async () => {
       await queries.invalidateQueries(surveysQuery) // after which the form is made anew from what is kept
       onKept()
-      if (!survey) navigate('/plots')
+      if (!survey) {
+        choose(surveyId) // where its lead goes on to work
+        navigate('/plots')
+      }
     },
   })
   const close = useMutation({
@@ -109,12 +118,14 @@ function SettingsForm({ surveyId, survey, groups, onKept }: FormProps) {
             value={set.district}
             onChange={(event) => put({ district: event.target.value })}
             maxLength={120}
+            wrong={wrong('district')}
           />
           <Field
             label="Season"
             type="number"
             value={set.season}
             onChange={(event) => put({ season: Number(event.target.value) })}
+            wrong={wrong('season')}
           />
         </div>
         <Part
@@ -256,12 +267,36 @@ function SettingsForm({ surveyId, survey, groups, onKept }: FormProps) {
       {survey && (
         <div className="flex flex-wrap items-center justify-between gap-3 border-t border-line pt-4">
           <p>A closed survey can be read, and nothing of it changed.</p>
-          <Button onClick={() => close.mutate(!survey.closedAt)} disabled={close.isPending}>
-            {survey.closedAt ? 'Open the survey again' : 'Close the survey'}
-          </Button>
+          {survey.closedAt ? (
+            <Button onClick={() => close.mutate(false)} disabled={close.isPending}>
+              Open the survey again
+            </Button>
+          ) : (
+            <Confirm words="Close the survey" disabled={close.isPending} onConfirm={() => close.mutate(true)}>
+              <Unfinished survey={survey} />
+            </Confirm>
+          )}
+          {close.isError && <Notice tone="wrong">{wordsOf(close.error)}</Notice>}
         </div>
       )}
     </form>
+  )
+}
+
+/** What closing would leave as it is. */
+function Unfinished({ survey }: { readonly survey: Survey }) {
+  const plots = useQuery(plotsQuery(survey.id))
+  if (plots.isError) return <Notice tone="wrong">{wordsOf(plots.error)}</Notice>
+  if (!plots.data) return <p role="status">Counting what is open …</p>
+  const open = plots.data.reduce((sum, plot) => sum + plot.open + plot.comeBack, 0)
+  return (
+    <p>
+      <strong>{survey.name}</strong> can then be read, and nothing of it changed, by anybody.{' '}
+      {open === 0
+        ? 'Every call of it is signed.'
+        : `${counted(open, 'tree')} of it ${open === 1 ? 'is' : 'are'} not signed and would stay so.`}{' '}
+      A lead can open it again.
+    </p>
   )
 }
 
