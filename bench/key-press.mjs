@@ -13,7 +13,7 @@ const checks = page.getByRole('navigation', { name: 'Checks' })
 
 /** Opens a tree's Bench, and notes from now on how long each press takes. */
 async function open(tag) {
-  await page.getByRole('link', { name: 'Plots' }).click()
+  await page.goto(new URL('/plots', url).href)
   await page.getByText('Kettle Moss 07').click()
   await page.getByRole('button', { name: `Tree ${tag}`, exact: true }).click()
   await page.getByRole('region', { name: 'Chosen tree' }).getByText('Bench').click()

@@ -12,5 +12,6 @@ export async function signedInPage(url, callSign, passphrase) {
   await page.getByLabel('Call sign').fill(callSign)
   await page.getByLabel('Passphrase').fill(passphrase)
   await page.getByText('Sign in', { exact: true }).click()
+  await page.waitForURL((address) => !address.href.includes('sign-in'))
   return { browser, page }
 }

@@ -7,7 +7,7 @@ export default defineConfig({
   // the compiler remembers what a component drew, so that a key press redraws only what it changed
   plugins: [
     react(),
-    babel({ include: /src\/(features|ui)\//, presets: [reactCompilerPreset()] }),
+    babel({ include: /src\/(features|ui)\/.*\.tsx?$/, presets: [reactCompilerPreset()] }),
     tailwindcss(),
   ],
   build: { assetsInlineLimit: 0 }, // the content policy allows no data: fonts

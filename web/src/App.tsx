@@ -1,4 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { Tooltip } from 'radix-ui'
 import { lazy, type ReactNode, Suspense } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { Away, Problem } from './api/problem'
@@ -8,6 +9,7 @@ import { WelcomePage } from './features/account/WelcomePage'
 import { Sending } from './features/call/Sending'
 import { TodayPage } from './features/call/TodayPage'
 import { GroupsPage } from './features/group/GroupsPage'
+import { NoSuchPage } from './NoSuchPage'
 
 // the Bench and its drawings are the largest part, and are fetched when a tree is opened
 const BenchPage = lazy(() => import('./features/call/BenchPage').then((it) => ({ default: it.BenchPage })))
@@ -73,48 +75,51 @@ const queries = new QueryClient({
 export function App() {
   return (
     <QueryClientProvider client={queries}>
-      <BrowserRouter>
-        <Routes>
-          <Route path="/sign-in" element={<SignInPage />} />
-          <Route path="/welcome" element={<WelcomePage />} />
-          <Route
-            element={
-              <SignedIn>
-                <Sending />
-              </SignedIn>
-            }
-          >
-            <Route path="/today" element={<TodayPage />} />
-            <Route path="/plots" element={<Fetched page={<PlotsPage />} />} />
-            <Route path="/surveys/:surveyId/plots/:plotId" element={<Fetched page={<PlotPage />} />} />
-            <Route path="/surveys/:surveyId/settings" element={<Fetched page={<SettingsPage />} />} />
-            <Route path="/surveys/:surveyId/exchange" element={<Fetched page={<ExchangePage />} />} />
-            <Route path="/review" element={<Fetched page={<ReviewPage />} />} />
-            <Route path="/surveys/:surveyId/review/:caseId" element={<Fetched page={<CasePage />} />} />
+      <Tooltip.Provider>
+        <BrowserRouter>
+          <Routes>
+            <Route path="/sign-in" element={<SignInPage />} />
+            <Route path="/welcome" element={<WelcomePage />} />
             <Route
-              path="/surveys/:surveyId/review/:caseId/file"
-              element={<Fetched page={<CaseFilePage />} />}
-            />
-            <Route path="/quality" element={<Fetched page={<AgreementPage />} />} />
-            <Route path="/people" element={<Fetched page={<PeoplePage />} />} />
-            <Route path="/groups" element={<GroupsPage />} />
-            <Route path="/drawings" element={<Fetched page={<GalleryPage />} />} />
-            <Route path="/groups/:groupId/season" element={<Fetched page={<SeasonPage />} />} />
-            <Route path="/groups/:groupId/characters" element={<Fetched page={<CharactersPage />} />} />
-            <Route path="/groups/:groupId/card" element={<Fetched page={<CardPage />} />} />
-            <Route path="/groups/:groupId/cautions" element={<Fetched page={<CautionsPage />} />} />
-            <Route path="/groups/:groupId/versions" element={<Fetched page={<VersionsPage />} />} />
-            <Route path="/drafts/:draftId" element={<Fetched page={<EditPage />} />} />
-            <Route path="/groups/:groupId" element={<Fetched page={<GroupSideBySide />} />} />
-            <Route path="/surveys/:surveyId/trees/:treeId" element={<Fetched page={<BenchPage />} />} />
-            <Route
-              path="/surveys/:surveyId/trees/:treeId/side-by-side"
-              element={<Fetched page={<TreeSideBySide />} />}
-            />
-          </Route>
-          <Route path="*" element={<Navigate to="/today" replace />} />
-        </Routes>
-      </BrowserRouter>
+              element={
+                <SignedIn>
+                  <Sending />
+                </SignedIn>
+              }
+            >
+              <Route path="/today" element={<TodayPage />} />
+              <Route path="/plots" element={<Fetched page={<PlotsPage />} />} />
+              <Route path="/surveys/:surveyId/plots/:plotId" element={<Fetched page={<PlotPage />} />} />
+              <Route path="/surveys/:surveyId/settings" element={<Fetched page={<SettingsPage />} />} />
+              <Route path="/surveys/:surveyId/exchange" element={<Fetched page={<ExchangePage />} />} />
+              <Route path="/review" element={<Fetched page={<ReviewPage />} />} />
+              <Route path="/surveys/:surveyId/review/:caseId" element={<Fetched page={<CasePage />} />} />
+              <Route
+                path="/surveys/:surveyId/review/:caseId/file"
+                element={<Fetched page={<CaseFilePage />} />}
+              />
+              <Route path="/quality" element={<Fetched page={<AgreementPage />} />} />
+              <Route path="/people" element={<Fetched page={<PeoplePage />} />} />
+              <Route path="/groups" element={<GroupsPage />} />
+              <Route path="/drawings" element={<Fetched page={<GalleryPage />} />} />
+              <Route path="/groups/:groupId/season" element={<Fetched page={<SeasonPage />} />} />
+              <Route path="/groups/:groupId/characters" element={<Fetched page={<CharactersPage />} />} />
+              <Route path="/groups/:groupId/card" element={<Fetched page={<CardPage />} />} />
+              <Route path="/groups/:groupId/cautions" element={<Fetched page={<CautionsPage />} />} />
+              <Route path="/groups/:groupId/versions" element={<Fetched page={<VersionsPage />} />} />
+              <Route path="/drafts/:draftId" element={<Fetched page={<EditPage />} />} />
+              <Route path="/groups/:groupId" element={<Fetched page={<GroupSideBySide />} />} />
+              <Route path="/surveys/:surveyId/trees/:treeId" element={<Fetched page={<BenchPage />} />} />
+              <Route
+                path="/surveys/:surveyId/trees/:treeId/side-by-side"
+                element={<Fetched page={<TreeSideBySide />} />}
+              />
+              <Route path="*" element={<NoSuchPage />} />
+            </Route>
+            <Route path="/" element={<Navigate to="/today" replace />} />
+          </Routes>
+        </BrowserRouter>
+      </Tooltip.Provider>
     </QueryClientProvider>
   )
 }

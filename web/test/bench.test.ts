@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import type { Bench, Character, Judgement, NewReading, Sheet } from '../src/api/types'
-import { entriesOf, marksOf, wordsOfReading } from '../src/features/call/entries'
-import { isForbidden, stops } from '../src/features/call/inHand'
-import { conditionsOf, needWords, reasonWords, timesIn } from '../src/features/call/judgementWords'
+import type { Bench, Character, NewReading, Sheet } from '../src/api/types'
+import { entriesOf, mannerWords, marksOf, wordsOfReading } from '../src/features/call/entries'
+import { firstInHand, isForbidden, stopOf, stops } from '../src/features/call/inHand'
+import { effectWords, reasonWords, timesIn } from '../src/features/call/judgementWords'
 import type { Entered, Unsent } from '../src/features/call/outbox'
+import { nextOf, TRAITS } from '../src/features/call/traits'
 import { backToMark, backToReading } from '../src/features/call/undo'
 
 const bark = {
@@ -17,6 +18,7 @@ const bark = {
 const twig = {
   id: 'twig',
   name: 'Twig',
+  shortName: 'Twig',
   zone: 'hand',
   harm: 'none',
   states: [
@@ -87,16 +89,30 @@ describe('what stands on the Bench', () => {
   })
 })
 
+describe('how something was read', () => {
+  const lit = {
+    ...twig,
+    assumedCertainty: 'sure',
+    materialMatters: true,
+    assumedMaterial: 'attached',
+    positionMatters: true,
+    assumedPosition: null,
+  } as unknown as Character
+
+  it('marks what nobody said as assumed, and names nothing where nothing can be assumed', () => {
+    expect(mannerWords(lit, reading('twig', { states: ['few'] }))).toBe('sure (assumed), attached (assumed)')
+    expect(
+      mannerWords(lit, reading('twig', { states: ['few'], certainty: 'fairly', position: 'shade' })),
+    ).toBe('fairly, attached (assumed), shade')
+    expect(mannerWords(lit, reading('twig', { notSeen: true }))).toBe('')
+  })
+})
+
 describe('the path', () => {
   it('goes from the gate to the trunk, the hand and last the knife, if that is allowed', () => {
-    expect(stops(bench(), sheet)).toEqual(['gate:white', 'bark', 'twig'])
-    expect(stops(bench({ tree: { woundingAllowed: true } }), sheet)).toEqual([
-      'gate:white',
-      'bark',
-      'twig',
-      'pith',
-    ])
-    expect(stops(bench({ outOfSeason: ['bark'] }), sheet)).toEqual(['gate:white', 'twig'])
+    expect(stops(bench(), sheet)).toEqual(['gate', 'bark', 'twig'])
+    expect(stops(bench({ tree: { woundingAllowed: true } }), sheet)).toEqual(['gate', 'bark', 'twig', 'pith'])
+    expect(stops(bench({ outOfSeason: ['bark'] }), sheet)).toEqual(['gate', 'twig'])
     expect(isForbidden(bench(), pith)).toBe(true)
     expect(isForbidden(bench(), twig)).toBe(false)
   })
@@ -115,27 +131,71 @@ describe('undo', () => {
   })
 })
 
-describe('a judgement in words', () => {
-  const judgement = (tier: string, stillNeeded: string[] = []) =>
-    ({ tier, stillNeeded, threshold: 0.95, decidedOnFeaturesAlone: true }) as unknown as Judgement
+describe('what a reading did to the call', () => {
+  const judged = (effect: object, part: object = {}) =>
+    bench({
+      effects: [{ character: 'twig', speaksFor: 'silver birch', points: 3.7, backwards: false, ...effect }],
+      pointsAsked: 9.5,
+      pointsToGo: 4,
+      ...part,
+    })
 
-  it('names the conditions of each tier, more where more is at stake', () => {
-    const [tally, record, control] = ['tally', 'record', 'control'].map(
-      (tier) => conditionsOf(judgement(tier)).length,
+  it('is said in one sentence, with how far the call is now', () => {
+    expect(effectWords(judged({}), 'twig')).toBe('For silver birch, +3.7. 5.5 of 9.5 points now.')
+    expect(effectWords(judged({ leadBefore: 'downy birch' }), 'twig')).toContain(
+      'leads now instead of downy birch',
     )
-
-    expect(tally).toBeLessThan(record ?? 0)
-    expect(record).toBeLessThan(control ?? 0)
-    expect(conditionsOf(judgement('record', ['reason:bark'])).at(-1)).toBe('reason:bark')
-    for (const code of conditionsOf(judgement('control'))) {
-      expect(needWords(sheet, judgement('control'), code)).not.toBe(code)
-    }
-    expect(needWords(sheet, judgement('record'), 'reason:bark')).toContain('Bark')
+    expect(effectWords(judged({ points: 0 }), 'twig')).toContain('speaks for neither')
   })
 
+  it('says so when the call is further from its end although the reading speaks for the lead', () => {
+    const words = effectWords(judged({ backwards: true, gainedMore: 'hybrid birch' }), 'twig')
+
+    expect(words).toBe('For silver birch, +3.7, but hybrid birch gained more: 5.5 of 9.5 points now.')
+    expect(effectWords(judged({ backwards: true }), 'twig')).toContain('but none of these gained more')
+  })
+
+  it('says nothing of what is not read, and that nothing is weighed of what was not seen', () => {
+    expect(effectWords(judged({}), 'bark')).toBe('')
+    const notSeen = [{ reading: reading('twig', { notSeen: true }) }]
+    expect(effectWords(judged({}, { readings: notSeen }), 'twig')).toContain('nothing is weighed')
+    expect(effectWords(judged({}, { effects: [] }), 'twig')).toContain('does not count at this tier')
+  })
+})
+
+describe('what is in hand', () => {
+  it('is the gate first, then the best check, when a tree is opened', () => {
+    const stands = (entries: string[], marks: [string, boolean][]) => ({
+      entries: new Map(entries.map((id) => [id, { reading: reading(id) }])),
+      marks: new Map(marks),
+    })
+    const suggested = bench({ suggested: [{ character: 'bark' }, { character: 'twig' }] })
+
+    expect(firstInHand(suggested, sheet, stands([], []))).toBe('gate')
+    expect(firstInHand(suggested, sheet, stands([], [['white', true]]))).toBe('bark')
+    expect(firstInHand(suggested, sheet, stands(['bark'], []))).toBe('twig')
+    expect(firstInHand(suggested, sheet, stands(['bark'], [['white', false]]))).toBe('gate')
+    expect(stopOf(sheet, 'nobody')).toBeUndefined()
+  })
+
+  it('tells what counts while nothing is said, and what the next key says', () => {
+    const [certainty] = TRAITS
+    const firs = { assumedCertainty: 'sure' } as unknown as Character
+
+    expect(certainty && nextOf(certainty, {}, firs)).toBe('fairly')
+    expect(certainty && nextOf(certainty, { certainty: 'unsure' }, firs)).toBe('sure')
+  })
+})
+
+describe('a judgement in words', () => {
   it('says why a call is contested', () => {
     expect(reasonWords(sheet, 'gate:white')).toContain('bark peels')
     expect(reasonWords(sheet, 'school:field-marks')).toContain('field marks')
+    const worth = [
+      { character: 'bark', points: 4 },
+      { character: 'twig', points: -12.3 },
+    ]
+    expect(reasonWords(sheet, 'strong-contrary', worth)).toBe('twig speaks strongly against it (−12.3)')
   })
 
   it.each([

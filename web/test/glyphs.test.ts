@@ -60,9 +60,9 @@ describe('marks of candidates', () => {
 describe('the beam', () => {
   it('leans to the lead’s side by its points, and no further than its stop', () => {
     expect(tilt(0)).toBeCloseTo(0, 9)
-    expect(tilt(15)).toBeCloseTo(-4, 9)
-    expect(tilt(-15)).toBeCloseTo(4, 9)
-    expect(tilt(500)).toBe(-8)
+    expect(tilt(15)).toBeCloseTo(-3, 9)
+    expect(tilt(-15)).toBeCloseTo(3, 9)
+    expect(tilt(500)).toBe(-6)
   })
 
   it('bears its blocks at its ends, one on the other', () => {

@@ -21,7 +21,8 @@ export function keep(key: string, value: unknown): void {
   for (const listener of listeners) listener()
 }
 
-function subscribe(listener: () => void): () => void {
+/** Hears of every change to what is kept, in this page or another of the browser. */
+export function subscribeToKept(listener: () => void): () => void {
   listeners.add(listener)
   window.addEventListener('storage', listener) // another page of this browser
   return () => {
@@ -32,14 +33,14 @@ function subscribe(listener: () => void): () => void {
 
 /** Text that survives a reload until it is cleared, shared by all who use the key: nothing typed is lost. */
 export function useKeptText(key: string): readonly [string, (text: string) => void] {
-  const text = useSyncExternalStore(subscribe, () => readKept(key, ''))
+  const text = useSyncExternalStore(subscribeToKept, () => readKept(key, ''))
   const change = useCallback((next: string) => keep(key, next === '' ? undefined : next), [key])
   return [text, change]
 }
 
 /** A yes or no that this browser remembers. */
 export function useKeptFlag(key: string): readonly [boolean, (on: boolean) => void] {
-  const on = useSyncExternalStore(subscribe, () => readKept(key, false))
+  const on = useSyncExternalStore(subscribeToKept, () => readKept(key, false))
   const change = useCallback((next: boolean) => keep(key, next ? true : undefined), [key])
   return [on, change]
 }

@@ -15,21 +15,27 @@ const GAP = 1.5
 /** Half the beam's length, in units; the fulcrum is at 0,0 and y grows downwards. */
 export const HALF_BEAM = 150
 
+/** How high blocks may be so that so many of them find room on top of each other. */
+export function blockHeight(room: number, blocks: number): number {
+  return room / blocks - GAP
+}
+
 /**
  * Blocks piled on one end of a level beam, the first at the bottom.
  * @param points sizes of the blocks, each above 0
  * @param side -1 for the left end, 1 for the right
+ * @param height of each block
  */
-export function pile(points: readonly number[], side: -1 | 1): Block[] {
+export function pile(points: readonly number[], side: -1 | 1, height = HEIGHT): Block[] {
   let top = -4
   return points.map((size) => {
     const width = Math.min(MOST_WIDTH, Math.max(LEAST_WIDTH, size * PER_POINT))
-    top -= HEIGHT + GAP
-    return { x: side < 0 ? -HALF_BEAM : HALF_BEAM - width, y: top, width, height: HEIGHT }
+    top -= height + GAP
+    return { x: side < 0 ? -HALF_BEAM : HALF_BEAM - width, y: top, width, height }
   })
 }
 
-const STEEPEST = 8 // degrees
+const STEEPEST = 6 // degrees
 const FULL_TILT = 30 // points
 
 /**

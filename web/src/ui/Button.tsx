@@ -1,4 +1,4 @@
-import type { ButtonHTMLAttributes } from 'react'
+import type { ButtonHTMLAttributes, Ref } from 'react'
 
 const LOOKS = {
   main: 'border-thistle bg-thistle text-card hover:bg-ink disabled:border-edge disabled:bg-line disabled:text-quiet',
@@ -6,7 +6,10 @@ const LOOKS = {
   quiet: 'border-transparent text-thistle underline-offset-4 hover:underline',
 } as const
 
-type Props = ButtonHTMLAttributes<HTMLButtonElement> & { readonly look?: keyof typeof LOOKS }
+type Props = ButtonHTMLAttributes<HTMLButtonElement> & {
+  readonly look?: keyof typeof LOOKS
+  readonly ref?: Ref<HTMLButtonElement>
+}
 
 /** A button as large as a cold finger needs. */
 export function Button({ look = 'plain', className = '', type = 'button', ...rest }: Props) {

@@ -49,7 +49,11 @@ export const Drawing = memo(function Drawing({ hint, className, value }: Props) 
   const picture = pictureOf(hint, value)
   if (!picture) return null
   return (
-    <svg viewBox={`0 0 ${picture.width} ${picture.height}`} className={className} aria-hidden="true">
+    <svg
+      viewBox={`0 0 ${picture.width} ${picture.height}`}
+      className={`drawing ${className}`}
+      aria-hidden="true"
+    >
       {picture.marks.map((mark, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: the marks of a picture never change places
         <path key={i} d={mark.d} className={FILL[mark.role]} />

@@ -1,16 +1,18 @@
 import { X } from 'lucide-react'
 import { Dialog } from 'radix-ui'
-import type { ReactNode } from 'react'
+import type { ReactNode, RefObject } from 'react'
 
 type Props = {
   readonly title: string
   readonly open: boolean
   readonly onOpenChange: (open: boolean) => void
+  /** what has the focus when it opens; undefined: the sheet itself */
+  readonly focus?: RefObject<HTMLElement | null>
   readonly children: ReactNode
 }
 
 /** A sheet of paper laid over the page until it is dealt with. */
-export function Sheet({ title, open, onOpenChange, children }: Props) {
+export function Sheet({ title, open, onOpenChange, focus, children }: Props) {
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
@@ -20,7 +22,9 @@ export function Sheet({ title, open, onOpenChange, children }: Props) {
           // the sheet itself, so that Enter does not close it, nor a field call up the keyboard of a touch screen
           onOpenAutoFocus={(event) => {
             event.preventDefault()
-            if (event.currentTarget instanceof HTMLElement) event.currentTarget.focus()
+            const sheet = event.currentTarget
+            if (focus?.current) focus.current.focus()
+            else if (sheet instanceof HTMLElement) sheet.focus()
           }}
           className="fixed z-20 top-1/2 left-1/2 max-h-[92dvh] w-[min(40rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-plain border border-ink bg-paper p-6 outline-none"
         >

@@ -1,13 +1,16 @@
 import { useSyncExternalStore } from 'react'
 
-const wide = window.matchMedia('(min-width: 64rem)')
-
-function subscribe(listener: () => void): () => void {
-  wide.addEventListener('change', listener)
-  return () => wide.removeEventListener('change', listener)
+function watched(query: string) {
+  const media = window.matchMedia(query)
+  const subscribe = (listener: () => void) => {
+    media.addEventListener('change', listener)
+    return () => media.removeEventListener('change', listener)
+  }
+  return () => useSyncExternalStore(subscribe, () => media.matches)
 }
 
 /** Whether the window is too narrow for parts side by side. */
-export function useNarrow(): boolean {
-  return !useSyncExternalStore(subscribe, () => wide.matches)
-}
+export const useNarrow = watched('(width < 64rem)')
+
+/** Whether it is as narrow as a phone. */
+export const usePhone = watched('(width < 40rem)')

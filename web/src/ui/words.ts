@@ -18,6 +18,11 @@ export function monthName(month: number): string {
   return MONTHS[month - 1] ?? `month ${month}`
 }
 
+/** "June 2027"; without a year the month alone. */
+export function monthAndYear(month: number, year: number | null | undefined): string {
+  return year ? `${monthName(month)} ${year}` : monthName(month)
+}
+
 /** Months as runs in words: [4, 5, 6, 9] is "April to June, September". */
 export function monthRuns(months: readonly number[]): string {
   const runs: [number, number][] = []
@@ -37,6 +42,14 @@ export function percent(share: number): string {
   if (figure > 0 && figure < 0.1) return '< 0.1 %'
   if (figure < 100 && figure > 99.9) return '> 99.9 %'
   return `${figure < 10 || figure > 90 ? figure.toFixed(1) : figure.toFixed(0)} %`
+}
+
+/** A share with one decimal, so that figures below each other stand with their points in line. */
+export function percentAligned(share: number): string {
+  const figure = share * 100
+  if (figure > 0 && figure < 0.1) return '< 0.1 %'
+  if (figure < 100 && figure > 99.9) return '> 99.9 %'
+  return `${figure.toFixed(1)} %`
 }
 
 /** Points with their sign, one decimal. */

@@ -6,6 +6,7 @@ import { wordsOf } from '../../api/problem'
 import { Button } from '../../ui/Button'
 import { Logo } from '../../ui/Logo'
 import { Notice } from '../../ui/Notice'
+import { PageTitle } from '../../ui/PageTitle'
 import { reachQuery, sessionQuery } from './queries'
 
 const FIELD = 'mt-1 block w-full min-h-12 rounded-plain border border-edge bg-card px-3 text-lg'
@@ -34,6 +35,7 @@ export function SignInPage() {
     <main className="mx-auto grid min-h-dvh max-w-md content-center gap-6 p-6">
       <Logo />
       <div>
+        <PageTitle>Sign in</PageTitle>
         <h1 className="text-3xl">Which of the two is it?</h1>
         <p className="mt-2 text-quiet">
           Read the tree character by character. Every reading is weighed, and the reasons stay with the call.

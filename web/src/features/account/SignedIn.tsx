@@ -1,51 +1,130 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Menu as MenuLines } from 'lucide-react'
 import { type ReactNode, useEffect, useState } from 'react'
-import { Link, Navigate, NavLink, Outlet, useLocation, useMatch, useNavigate } from 'react-router'
+import { Link, matchPath, Navigate, Outlet, useLocation, useMatch, useNavigate } from 'react-router'
 import { api, SIGNED_OUT } from '../../api/client'
 import { ObserverContext } from '../../api/observer'
 import { failure, wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
+import type { Observer } from '../../api/types'
 import { Button } from '../../ui/Button'
+import { BarSlot } from '../../ui/InBar'
 import { Logo } from '../../ui/Logo'
+import { Menu, MenuItem } from '../../ui/Menu'
 import { Notice } from '../../ui/Notice'
 import { Palette } from '../../ui/Palette'
 import { useKeys } from '../../ui/useKeys'
 import { queueQuery } from '../review/queries'
+import { HelpSheet } from './HelpSheet'
 import { usePlaces } from './places'
 import { sessionQuery } from './queries'
 import { YouSheet } from './YouSheet'
 
 const TAB =
-  'flex min-h-12 items-center border-b-[3px] border-transparent px-3 max-sm:px-1 max-sm:text-sm aria-[current=page]:border-thistle aria-[current=page]:font-bold'
+  'flex min-h-12 items-center border-b-[3px] border-transparent px-3 aria-[current=page]:border-thistle aria-[current=page]:font-bold'
 
-type TabProps = { readonly to: string; readonly also: string; readonly children: ReactNode }
+type Page = {
+  readonly to: string
+  readonly name: string
+  /** addresses that begin otherwise and belong to it all the same */
+  readonly also?: string
+  readonly leadsOnly?: boolean
+}
 
-/** A tab that is the current one on its own pages and on some whose address begins otherwise. */
-function Tab({ to, also, children }: TabProps) {
-  const here = useMatch(`${to}/*`)
-  const there = useMatch(also)
+const PAGES: readonly Page[] = [
+  { to: '/today', name: 'Today' },
+  { to: '/plots', name: 'Plots', also: '/surveys/:surveyId/plots/*' },
+  { to: '/review', name: 'Review', also: '/surveys/:surveyId/review/*' },
+  { to: '/groups', name: 'Groups', also: '/drafts/*' },
+  { to: '/quality', name: 'Quality' },
+  { to: '/people', name: 'People', leadsOnly: true },
+]
+
+/** Whether an address is a page's own, or belongs to it. */
+function isCurrent({ to, also }: Page, address: string): boolean {
+  return matchPath(`${to}/*`, address) !== null || (also !== undefined && matchPath(also, address) !== null)
+}
+
+/** How many reviews wait for this observer. */
+function useWaiting(): number {
+  const { survey } = useSurvey()
+  const queue = useQuery({ ...queueQuery(survey?.id ?? '', { mine: true }), enabled: survey !== undefined })
+  return queue.data?.forMe ?? 0
+}
+
+function Waiting({ count }: { readonly count: number }) {
+  if (count === 0) return null
   return (
-    <Link to={to} className={TAB} aria-current={here || there ? 'page' : undefined}>
-      {children}
-    </Link>
+    <span className="figure ml-1 rounded-full bg-thistle px-2 text-sm font-bold text-card">
+      {count}
+      <span className="sr-only"> for you</span>
+    </span>
   )
 }
 
-/** Reviews, with how many wait for this observer. */
-function ReviewTab() {
-  const { survey } = useSurvey()
-  const queue = useQuery({ ...queueQuery(survey?.id ?? '', { mine: true }), enabled: survey !== undefined })
-  const waiting = queue.data?.forMe ?? 0
+type BarProps = {
+  readonly observer: Observer
+  /** On the Bench the pages are folded, so that the tree has the bar. */
+  readonly folded: boolean
+  readonly onGo: () => void
+  readonly onHelp: () => void
+  readonly onYou: () => void
+}
+
+/** The bar at the top: the pages, going anywhere by typing, help, and who one is. */
+function Bar({ observer, folded, onGo, onHelp, onYou }: BarProps) {
+  const { pathname } = useLocation()
+  const navigate = useNavigate()
+  const waiting = useWaiting()
+  const pages = PAGES.filter((one) => !one.leadsOnly || observer.role === 'lead')
   return (
-    <Tab to="/review" also="/surveys/:surveyId/review/*">
-      Review
-      {waiting > 0 && (
-        <span className="figure ml-1 rounded-full bg-thistle px-2 text-sm font-bold text-card">
-          {waiting}
-          <span className="sr-only"> for you</span>
-        </span>
+    <header className="flex min-h-13 items-center gap-x-3 border-b border-line px-3 max-sm:gap-x-1 max-sm:px-2 print:hidden">
+      <Menu
+        label="Menu"
+        className={`grid size-11 shrink-0 place-items-center rounded-plain border border-ink bg-card hover:bg-thistle-wash ${folded ? '' : 'sm:hidden'}`}
+        button={<MenuLines aria-hidden className="size-5" />}
+      >
+        {pages.map((page) => (
+          <MenuItem key={page.to} current={isCurrent(page, pathname)} onChoose={() => navigate(page.to)}>
+            {page.name}
+            {page.to === '/review' && <Waiting count={waiting} />}
+          </MenuItem>
+        ))}
+        <MenuItem onChoose={onGo}>Go to …</MenuItem>
+        <MenuItem onChoose={onHelp}>Keys and words</MenuItem>
+        <MenuItem onChoose={onYou}>{observer.callSign}</MenuItem>
+      </Menu>
+      <span className={folded ? 'max-lg:hidden' : ''}>
+        <Logo short />
+      </span>
+      {!folded && (
+        <nav aria-label="Pages" className="flex max-sm:hidden">
+          {pages.map((page) => (
+            <Link
+              key={page.to}
+              to={page.to}
+              className={TAB}
+              aria-current={isCurrent(page, pathname) ? 'page' : undefined}
+            >
+              {page.name}
+              {page.to === '/review' && <Waiting count={waiting} />}
+            </Link>
+          ))}
+        </nav>
       )}
-    </Tab>
+      <BarSlot className={folded ? 'min-w-0 flex-1' : ''} />
+      <div className={`ml-auto flex items-center ${folded ? 'max-lg:hidden' : ''}`}>
+        <Button look="quiet" className="px-2! whitespace-nowrap max-sm:hidden" onClick={onGo}>
+          <kbd className="figure mr-1">/</kbd> go to …
+        </Button>
+        <Button look="quiet" className="px-2!" onClick={onHelp}>
+          <kbd className="figure">?</kbd> <span className="sr-only">Keys and words</span>
+        </Button>
+        <Button look="quiet" className="max-w-36 truncate px-2! text-ink!" onClick={onYou}>
+          {observer.callSign}
+        </Button>
+      </div>
+    </header>
   )
 }
 
@@ -59,6 +138,7 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
   const [going, setGoing] = useState(false)
   const [typed, setTyped] = useState('')
   const [you, setYou] = useState(false)
+  const [help, setHelp] = useState(false)
   useEffect(() => {
     const signedOut = () => queries.setQueryData(sessionQuery.queryKey, null) // leads to signing in, and back here
     window.addEventListener(SIGNED_OUT, signedOut)
@@ -76,7 +156,7 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
   })
 
   const places = usePlaces(going, typed, session.data, () => signOut.mutate())
-  useKeys({ '/': () => setGoing(true) })
+  useKeys({ '/': () => setGoing(true), '?': () => setHelp(true) })
 
   if (session.isPending) {
     return (
@@ -90,50 +170,18 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
   return (
     <ObserverContext value={session.data}>
       <div className="flex min-h-dvh flex-col lg:h-dvh print:block print:h-auto">
-        <header className="flex print:hidden flex-wrap items-center gap-x-6 border-b border-line px-4 max-sm:gap-x-1 max-sm:px-2">
-          <Logo short />
-          <nav aria-label="Pages" className="flex">
-            <NavLink to="/today" className={TAB}>
-              Today
-            </NavLink>
-            <Tab to="/plots" also="/surveys/:surveyId/plots/*">
-              Plots
-            </Tab>
-            <ReviewTab />
-            {onBench && (
-              <NavLink to={location.pathname} className={TAB}>
-                Bench
-              </NavLink>
-            )}
-            <Tab to="/groups" also="/drafts/*">
-              Groups
-            </Tab>
-            <NavLink to="/quality" className={`${TAB} max-sm:hidden`}>
-              Quality
-            </NavLink>
-            {session.data.role === 'lead' && (
-              <NavLink to="/people" className={`${TAB} max-sm:hidden`}>
-                People
-              </NavLink>
-            )}
-          </nav>
-          <div className="ml-auto flex items-center gap-1">
-            <Button look="quiet" className="px-2! max-sm:hidden" onClick={() => setGoing(true)}>
-              <kbd className="figure mr-1">/</kbd> go to …
-            </Button>
-            <Button
-              look="quiet"
-              className="max-w-36 truncate px-2! text-ink! max-sm:max-w-17 max-sm:px-1! max-sm:text-sm"
-              onClick={() => setYou(true)}
-            >
-              {session.data.callSign}
-            </Button>
-          </div>
-        </header>
+        <Bar
+          observer={session.data}
+          folded={onBench !== null}
+          onGo={() => setGoing(true)}
+          onHelp={() => setHelp(true)}
+          onYou={() => setYou(true)}
+        />
         {signOut.isError && <Notice tone="wrong">{wordsOf(signOut.error)}</Notice>}
         {children}
         <Outlet />
         <Palette open={going} onOpenChange={setGoing} places={places} onTyped={setTyped} />
+        <HelpSheet open={help} onOpenChange={setHelp} onBench={onBench !== null} />
         <YouSheet
           observer={session.data}
           open={you}

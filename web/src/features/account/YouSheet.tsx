@@ -16,9 +16,10 @@ const FACULTIES = [
   ['red-green', 'I do not tell red from green'],
 ] as const
 
-const THEMES = [
+const LIGHTS = [
   { value: 'day', text: 'day' },
   { value: 'dusk', text: 'dusk' },
+  { value: 'sun', text: 'bright sun' },
 ] as const
 
 type Props = {
@@ -81,7 +82,7 @@ export function YouSheet({ observer, open, onOpenChange, onSignOut }: Props) {
           <p className="mb-1 font-semibold">Light</p>
           <OneOf<Theme>
             label="Light"
-            options={THEMES}
+            options={LIGHTS}
             value={look}
             onChange={(chosen) => {
               chooseTheme(chosen)

@@ -6,8 +6,10 @@ import { sheetQuery } from '../../api/sheets'
 import { useSurvey } from '../../api/surveys'
 import type { Observer } from '../../api/types'
 import type { Place } from '../../ui/Palette'
-import { chooseTheme, theme } from '../../ui/theme'
+import { chooseTheme, THEMES, theme } from '../../ui/theme'
 import { benchQuery } from '../call/queries'
+
+const LIGHTS = { day: 'Day', dusk: 'Dusk', sun: 'Bright sun' } as const
 
 /** Trees of a survey by what is typed of their plot and tag. */
 const foundTreesQuery = (surveyId: string, find: string) =>
@@ -101,12 +103,12 @@ export function usePlaces(
           },
         ]
       : []),
-    {
-      id: 'light',
-      words: theme() === 'day' ? 'Dusk' : 'Day',
+    ...THEMES.filter((one) => one !== theme()).map((light) => ({
+      id: light,
+      words: LIGHTS[light],
       hint: 'light',
-      go: () => chooseTheme(theme() === 'day' ? 'dusk' : 'day'),
-    },
+      go: () => chooseTheme(light),
+    })),
     { id: 'sign-out', words: 'Sign out', go: signOut },
   ]
 }

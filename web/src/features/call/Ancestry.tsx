@@ -1,4 +1,5 @@
 import type { Judgement, Sheet } from '../../api/types'
+import { Term } from '../../ui/Term'
 import { percent } from '../../ui/words'
 import { taxonName } from './judgementWords'
 
@@ -26,7 +27,9 @@ export function Ancestry({ sheet, ancestry, probabilities }: Props) {
     value === undefined || value === null ? '–' : value.toFixed(2)
   return (
     <section aria-label="Ancestry" className="border-t border-line pt-2">
-      <h2 className="text-base">Ancestry</h2>
+      <h2 className="text-base">
+        <Term id="ancestry">Ancestry</Term>, if it comes from a cross
+      </h2>
       <svg viewBox={`-4 0 ${WIDTH + 8} ${HEIGHT + 10}`} className="w-full" aria-hidden="true">
         <rect
           x={x(ancestry.low)}
@@ -45,9 +48,11 @@ export function Ancestry({ sheet, ancestry, probabilities }: Props) {
         <span>all {second}</span>
       </p>
       <p className="text-sm">
-        {percent(ancestry.mean)} {second}, likely {percent(ancestry.low)} to {percent(ancestry.high)}. Hybrid
-        index {figure(ancestry.index)}, mosaic {figure(ancestry.mosaic)}: near 0 all of it is halfway, near 1
-        each character takes after one parent.
+        {percent(ancestry.mean)} of its descent from {second}, likely {percent(ancestry.low)} to{' '}
+        {percent(ancestry.high)}; this is not the share of belief in the hybrid.{' '}
+        <Term id="index">Hybrid index</Term> <span className="figure">{figure(ancestry.index)}</span>,{' '}
+        <Term id="mosaic" /> <span className="figure">{figure(ancestry.mosaic)}</span>: near 0 all of it is
+        halfway, near 1 each feature takes after one parent.
       </p>
     </section>
   )

@@ -1,134 +1,150 @@
+import { Check, Minus } from 'lucide-react'
+import type { ReactNode } from 'react'
 import type { Bench, Judgement, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Mark, type Standing } from '../../ui/Mark'
-import { OneOf } from '../../ui/OneOf'
-import { Thistle } from '../../ui/Thistle'
-import { percent, points } from '../../ui/words'
-import { Ancestry } from './Ancestry'
+import { Term } from '../../ui/Term'
+import { percentAligned } from '../../ui/words'
 import { BeamPicture } from './BeamPicture'
-import { checkName, reasonWords, ruleSentences, taxonName } from './judgementWords'
+import { decidingBalance, reasonWords, ruleLines, taxonName } from './judgementWords'
 import { Notch } from './Notch'
 import { type BeamView, schoolWords } from './useBeamView'
 
-const GROUNDS = [
-  { value: 'with', text: 'with the surroundings' },
-  { value: 'alone', text: 'the tree alone' },
-] as const
-
 type Props = { readonly bench: Bench; readonly sheet: Sheet; readonly beam: BeamView }
 
-/** What it amounts to: candidates, balance, rules, and every reason to contest the call. */
-export function Beam({ bench, sheet, beam, onTakeUp }: Props & { readonly onTakeUp: (id: string) => void }) {
+/** All that a decision needs, without scrolling: candidates, bar, balance, rules, what is missing and what is contested. */
+export function Beam({ bench, sheet, beam }: Props) {
   const { judgement } = bench
-  const signed = bench.determinations.some((one) => one.outcome === 'taxon' && !one.superseded)
   return (
-    <>
+    <div className="flex flex-col gap-2 lg:min-h-full">
       <Candidates sheet={sheet} beam={beam} />
-      <div className="flex items-center gap-3">
-        <Thistle figures={bench.thistle} signed={signed} className="-m-1 size-26 shrink-0" />
-        <div className="grid min-w-0 flex-1 gap-1.5">
-          <div className="flex gap-2">
-            <Button className="flex-1 px-1! text-sm" onClick={beam.nextRival}>
-              Other rival
-            </Button>
-            <Button
-              className="flex-1 px-1! text-sm aria-pressed:bg-ink aria-pressed:text-card"
-              aria-pressed={beam.school !== undefined}
-              onClick={beam.nextSchool}
-            >
-              Both schools
-            </Button>
-          </div>
-          <Notch judgement={judgement} />
-        </div>
-      </div>
+      <Notch bench={bench} />
+      <figure>
+        <figcaption className="flex h-11 items-start justify-between gap-2 text-sm font-bold">
+          <span className="text-gold-ink leading-tight">
+            <Term id="beam">for</Term> {taxonName(sheet, beam.view.lead)}
+          </span>
+          <Button
+            className="w-40 shrink-0 px-1! text-sm leading-tight text-slate-ink!"
+            onClick={beam.nextRival}
+          >
+            for {taxonName(sheet, beam.against.rival)}
+            <span className="block font-normal">
+              another rival <kbd className="figure max-lg:hidden">r</kbd>
+            </span>
+          </Button>
+        </figcaption>
+        <BeamPicture sheet={sheet} beam={beam} />
+      </figure>
+      <ul aria-label="Rules of practice" className="min-h-27 border-t border-line pt-1">
+        {ruleLines(sheet, bench).map(({ term, text, speaks }) => (
+          <Rule key={term} term={term} speaks={speaks}>
+            {text}
+          </Rule>
+        ))}
+        <Schools judgement={judgement} beam={beam} />
+      </ul>
+      <Open bench={bench} sheet={sheet} beam={beam} />
+    </div>
+  )
+}
+
+type RuleProps = { readonly term: string; readonly speaks: boolean; readonly children: ReactNode }
+
+function Rule({ term, speaks, children }: RuleProps) {
+  const Sign = speaks ? Check : Minus
+  return (
+    <li className="grid min-h-6 grid-cols-[4.9rem_minmax(0,1fr)_1.25rem] items-center gap-x-1 leading-tight">
+      <span className="font-head font-bold">
+        <Term id={term}>{`${term.charAt(0).toUpperCase()}${term.slice(1)}`}</Term>
+      </span>
+      <span>{children}</span>
+      <Sign aria-hidden className={`size-5 ${speaks ? 'text-moss-ink' : 'text-quiet'}`} />
+    </li>
+  )
+}
+
+type SchoolsProps = { readonly judgement: Judgement; readonly beam: BeamView }
+
+/** Whether both schools name the same taxon; touched, the balance is shown by the weights of one of them. */
+function Schools({ judgement, beam }: SchoolsProps) {
+  return (
+    <li className="grid min-h-6 grid-cols-[4.9rem_minmax(0,1fr)_auto] items-center gap-x-1 leading-tight">
+      <span className="font-head font-bold">
+        <Term id="schools">Schools</Term>
+      </span>
+      <span>{judgement.sameLeadInBothSchools ? 'agree' : 'differ'}</span>
+      <button
+        type="button"
+        aria-pressed={beam.school !== undefined}
+        className="min-h-7 rounded-plain border border-edge bg-card px-2 text-sm font-semibold aria-pressed:bg-ink aria-pressed:text-card forced-colors:aria-pressed:outline-3 forced-colors:aria-pressed:outline-solid max-lg:min-h-11"
+        onClick={beam.nextSchool}
+      >
+        compare <kbd className="figure max-lg:hidden">b</kbd>
+      </button>
+    </li>
+  )
+}
+
+/** What is still to be seen, and every reason to contest the call; it takes what room is left, so that nothing moves. */
+function Open({ bench, sheet, beam }: Props) {
+  const { judgement, missing } = bench
+  return (
+    <div className="min-h-24 flex-1 border-t border-line pt-1 leading-snug" data-guide="open">
       {!beam.deciding && (
-        <p className="bg-thistle-wash px-2 py-1 text-sm">
+        <p className="bg-thistle-wash px-2 text-sm">
           Looked at by the weights of <strong>{schoolWords(beam.school)}</strong>,{' '}
           {beam.alone ? 'the tree alone' : 'with the surroundings'}. The call is decided by the sheet’s,{' '}
           {judgement.decidedOnFeaturesAlone ? 'on the tree alone' : 'with the surroundings'}.
         </p>
       )}
-      <BeamPicture sheet={sheet} beam={beam} />
-      <dl className="grid grid-cols-[5.5rem_1fr] gap-x-2 gap-y-1 border-t border-line pt-2">
-        {ruleSentences(sheet, bench).map(([rule, sentence]) => (
-          <Row key={rule} name={rule} text={sentence} />
-        ))}
-        <Row
-          name="Schools"
-          text={judgement.sameLeadInBothSchools ? 'holds in both' : 'the schools name different taxa'}
-        />
-        {judgement.indices.map((index) => (
-          <Row key={index.name} name="Function" text={indexWords(sheet, index)} />
-        ))}
-      </dl>
+      {missing.length > 0 && (
+        <p>
+          <strong>Still needed:</strong> {missing.join(' · ')}
+        </p>
+      )}
       {judgement.reasons.length > 0 && (
-        <section
-          aria-label="Why it is contested"
-          className="rounded-plain border-2 border-dashed border-rust p-3"
-        >
-          <h2 className="text-base">Contested</h2>
-          <ul className="list-disc pl-5">
-            {judgement.reasons.map((code) => (
-              <li key={code}>{reasonWords(sheet, code)}</li>
-            ))}
-          </ul>
+        <section aria-label="Why it is contested">
+          <p>
+            <strong className="text-rust-ink">Contested:</strong>{' '}
+            {judgement.reasons
+              .map((code) => reasonWords(sheet, code, decidingBalance(bench).points))
+              .join(' · ')}
+          </p>
         </section>
       )}
-      {judgement.ancestries.map((ancestry) => (
-        <Ancestry
-          key={ancestry.hybrid}
-          sheet={sheet}
-          ancestry={ancestry}
-          probabilities={
-            bench.ancestryCurves.find((one) => one.hybrid === ancestry.hybrid)?.probabilities ?? []
-          }
-        />
-      ))}
-      <Points sheet={sheet} beam={beam} onTakeUp={onTakeUp} />
-    </>
+      {missing.length === 0 && judgement.reasons.length === 0 && (
+        <p className="text-moss-ink">Nothing is missing, and nothing speaks for another look.</p>
+      )}
+    </div>
   )
 }
 
-/** What a published function says, with its source. */
-function indexWords(sheet: Sheet, { name, source, value, speaksFor }: Judgement['indices'][number]): string {
-  const said =
-    value === undefined || value === null
-      ? 'not all of it read yet'
-      : `${value.toFixed(1)}, ${speaksFor ? `for ${taxonName(sheet, speaksFor)}` : 'undecided'}`
-  return `${name}: ${said} (${source})`
-}
-
-function Row({ name, text }: { readonly name: string; readonly text: string }) {
-  return (
-    <>
-      <dt className="font-head font-bold">{name}</dt>
-      <dd className="leading-snug">{text}</dd>
-    </>
-  )
-}
-
-const SHARE_ROW = 'grid min-h-6 grid-cols-[1rem_1fr_2rem_4.25rem] items-center gap-x-1.5 leading-tight'
+const SHARE_ROW =
+  'grid min-h-6 grid-cols-[1rem_minmax(0,1fr)_2.5rem_4.6rem] items-center gap-x-1.5 leading-tight'
 
 function Candidates({ sheet, beam }: Omit<Props, 'bench'>) {
   const { view, against } = beam
   const standingOf = (id: string): Standing =>
     id === view.lead ? 'lead' : id === against.rival ? 'rival' : 'other'
   return (
-    <ul aria-label="Candidates">
+    <ul aria-label="Candidates" data-guide="candidates">
       {sheet.taxa.map((taxon, i) => {
         const standing = standingOf(taxon.id)
         const share = view.shares[i] ?? 0
         return (
           <li key={taxon.id} className={SHARE_ROW}>
             <Mark candidate={i} standing={standing} />
-            <span className="truncate">
-              <span className={WEIGHT[standing]}>{taxon.commonName}</span>
-              {standing !== 'other' && <span className="sr-only">, {standing}</span>}{' '}
-              <span className="scientific text-sm text-quiet">{shortName(taxon.scientificName)}</span>
+            <span title={taxon.scientificName}>
+              <span className={`font-semibold ${NAME[standing]}`}>{taxon.commonName}</span>
+              {standing !== 'other' && <span className="sr-only">, {standing}</span>}
             </span>
             <ShareBar share={share} standing={standing} />
-            <span className="figure text-right whitespace-nowrap">{percent(share)}</span>
+            <span
+              className={`figure text-right whitespace-nowrap ${standing === 'lead' ? 'font-bold underline underline-offset-4' : ''}`}
+            >
+              {percentAligned(share)}
+            </span>
           </li>
         )
       })}
@@ -136,79 +152,26 @@ function Candidates({ sheet, beam }: Omit<Props, 'bench'>) {
         <svg viewBox="-1.3 -1.3 2.6 2.6" className="size-4 fill-none stroke-quiet" aria-hidden="true">
           <circle r="1" strokeWidth="0.3" strokeDasharray="0.6 0.45" />
         </svg>
-        None of these
+        <span>
+          <Term id="none-of-these" />
+        </span>
         <ShareBar share={view.noneOfThese} standing="other" />
-        <span className="figure text-right whitespace-nowrap">{percent(view.noneOfThese)}</span>
+        <span className="figure text-right whitespace-nowrap">{percentAligned(view.noneOfThese)}</span>
       </li>
     </ul>
   )
 }
 
-const WEIGHT = { lead: 'font-bold', rival: 'font-semibold text-slate', other: '' } as const
+// the names keep one weight, so that no other lead breaks a line anew; the lead's figure is bold
+const NAME = { lead: '', rival: 'text-slate-ink', other: 'text-quiet' } as const
+const BAR = { lead: 'fill-gold', rival: 'fill-slate', other: 'fill-edge' } as const
 
-/** "B. pendula": the genus is the same all through a group, or nearly so. */
-function shortName(scientificName: string): string {
-  return scientificName.replace(/^(\p{Lu})\p{Ll}+/u, '$1.')
-}
-
-const BAR = { lead: 'bg-gold', rival: 'bg-slate', other: 'bg-edge' } as const
-
+/** A share as a bar, drawn so that it stays to be seen in forced colours. */
 function ShareBar({ share, standing }: { readonly share: number; readonly standing: Standing }) {
   return (
-    <span aria-hidden className="h-2.5 border border-edge bg-card">
-      <span className={`block h-full ${BAR[standing]}`} style={{ width: `${share * 100}%` }} />
-    </span>
-  )
-}
-
-type PointsProps = Omit<Props, 'bench'> & { readonly onTakeUp: (id: string) => void }
-
-/** Each figure one step from its reason: the points of every reading for the lead against the rival. */
-function Points({ sheet, beam, onTakeUp }: PointsProps) {
-  const { view, against } = beam
-  return (
-    <section aria-label="Points" className="border-t border-line pt-3">
-      <OneOf
-        label="Weigh"
-        options={GROUNDS}
-        value={beam.alone ? 'alone' : 'with'}
-        onChange={(ground) => beam.setAlone(ground === 'alone')}
-      />
-      <h2 className="mt-3 text-base">
-        For {taxonName(sheet, view.lead)}, against {taxonName(sheet, against.rival)}
-      </h2>
-      <p className="mb-1 text-sm text-quiet">In points: ten are ten to one, twenty a hundred to one.</p>
-      <ul>
-        {!beam.alone && (
-          <li className="flex min-h-9 items-center justify-between gap-2 px-1 leading-tight">
-            the surroundings
-            <PointsFigure value={against.surroundingsPoints} />
-          </li>
-        )}
-        {view.characters.map((id, j) => (
-          <li key={id}>
-            <button
-              type="button"
-              className="flex min-h-9 w-full items-center justify-between gap-2 rounded-plain px-1 text-left leading-tight hover:bg-thistle-wash"
-              onClick={() => onTakeUp(id)}
-            >
-              {checkName(sheet, id)}
-              <PointsFigure value={against.points[j] ?? 0} />
-            </button>
-          </li>
-        ))}
-      </ul>
-      <p className="mt-1 flex justify-between border-t border-ink px-1 pt-1 font-bold">
-        together <span className="figure">{points(against.totalPoints)}</span>
-      </p>
-    </section>
-  )
-}
-
-function PointsFigure({ value }: { readonly value: number }) {
-  return (
-    <span className={`figure font-bold ${value < 0 ? 'text-rust-ink' : 'text-gold-ink'}`}>
-      {points(value)}
-    </span>
+    <svg viewBox="0 0 100 20" preserveAspectRatio="none" className="h-3 w-full" aria-hidden="true">
+      <rect width="100" height="20" className="fill-card stroke-edge" vectorEffect="non-scaling-stroke" />
+      <rect width={100 * share} height="20" className={BAR[standing]} />
+    </svg>
   )
 }

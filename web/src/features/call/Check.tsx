@@ -1,23 +1,24 @@
-import { Columns3, Undo2 } from 'lucide-react'
-import { useState } from 'react'
+import { Columns3, EyeOff, Undo2 } from 'lucide-react'
+import { useEffect, useRef } from 'react'
 import type { Bench, Character, NewReading, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
-import { OneOf } from '../../ui/OneOf'
+import { Term } from '../../ui/Term'
 import { useKeys } from '../../ui/useKeys'
 import { counted, monthRuns } from '../../ui/words'
+import { How } from './How'
 import { isForbidden } from './inHand'
+import { HARM } from './judgementWords'
 import { MemoryAid } from './MemoryAid'
 import { NumberEntry } from './NumberEntry'
-import { outbox } from './outbox'
 import { Photos } from './Photos'
+import { SoFar } from './SoFar'
 import { StateTiles } from './StateTiles'
+import { nextOf, TRAITS } from './traits'
 import type { Cover } from './useCover'
+import { type Manner, useManner } from './useManner'
 import type { Work } from './useWork'
 
-const CERTAINTIES = ['sure', 'fairly', 'unsure'] as const
-const MATERIALS = ['attached', 'fallen', 'litter'] as const
-const POSITIONS = ['sun', 'shade', 'sprout'] as const
 const NEARNESS: Readonly<Record<string, string>> = {
   'stand-off': 'from a distance',
   trunk: 'at the trunk',
@@ -25,8 +26,6 @@ const NEARNESS: Readonly<Record<string, string>> = {
   lens: 'with a lens',
   cut: 'with a knife',
 }
-
-type Manner = Pick<NewReading, 'certainty' | 'material' | 'position'>
 
 type Props = {
   readonly bench: Bench
@@ -37,56 +36,72 @@ type Props = {
   readonly onSideBySide: () => void
 }
 
-/** The check in hand: what to look at, how, and what is seen. Every touch is recorded at once. */
+/** The check in hand: what to look at, how, and what is seen. Every touch is recorded at once, and moves nothing. */
 export function Check({ bench, sheet, character, work, cover, onSideBySide }: Props) {
   const entry = work.entries.get(character.id)
+  const read = entry?.reading
   // how it is read may be said before what is seen
-  const [manner, setManner] = useState<Manner>({})
-  const seen: NewReading = {
-    certainty: 'sure',
-    ...(character.materialMatters ? { material: 'attached' } : {}),
-    ...(character.positionMatters ? { position: 'sun' } : {}),
-    ...entry?.reading,
-    ...manner,
-    character: character.id,
-    notSeen: false,
-  }
-  const unread = entry?.reading.notSeen && Object.keys(manner).length === 0
-  const hasSeen = Boolean(seen.states?.length || seen.values?.length)
-  const covered = cover.on && !hasSeen
+  const [manner, setManner] = useManner(bench.tree.id, character.id)
+  const said: Manner = { ...(read && !read.notSeen ? mannerOf(read) : {}), ...manner }
+  const states = read?.states ?? []
+  const values = read?.values ?? []
+  const hasSeen = states.length > 0 || values.length > 0
   const wounds = character.harm === 'wound'
   const cautionOpen =
     wounds && !bench.cautionRead && !work.unsent.some((one) => one.entered.kind === 'caution')
   const closed = cautionOpen || (isForbidden(bench, character) && !entry)
-  const put = (change: Partial<NewReading>) => {
-    work.record({ ...seen, ...change })
-    setManner({})
-  }
-  const read = (how: Manner) => (hasSeen ? put(how) : setManner({ ...manner, ...how }))
-  const notSeen = () => work.record({ character: character.id, notSeen: true })
   const several = character.replicates > 1
-  const seeState = (id: string) => put({ states: several ? [...(seen.states ?? []), id] : [id] })
-  const cycle = (key: 'certainty' | 'material' | 'position', values: readonly string[]) =>
-    read({ [key]: values[(values.indexOf(seen[key] ?? '') + 1) % values.length] })
+  const put = (seen: Pick<NewReading, 'states' | 'values'>, how: Manner = said) => {
+    const isNothing = !seen.states?.length && !seen.values?.length
+    work.record(
+      isNothing
+        ? { character: character.id, notSeen: false, withdrawn: true }
+        : { character: character.id, notSeen: false, ...seen, ...how },
+    )
+    if (!isNothing) setManner({})
+  }
+  const say = (how: Manner) =>
+    hasSeen
+      ? put(states.length > 0 ? { states } : { values }, { ...said, ...how })
+      : setManner({ ...manner, ...how })
+  const seeState = (id: string) => put({ states: several ? [...states, id] : [id] })
+  const allAlike = () => {
+    const last = states.at(-1)
+    const open = character.replicates - states.length
+    if (last && open > 0) put({ states: [...states, ...Array<string>(open).fill(last)] })
+  }
+  const notSeen = () => work.record({ character: character.id, notSeen: true })
   useKeys({
     ...(closed
       ? {}
       : Object.fromEntries(character.states.map((state, i) => [`${i + 1}`, () => seeState(state.id)]))),
-    '0': notSeen,
-    u: () => cycle('certainty', CERTAINTIES),
-    m: () => character.materialMatters && cycle('material', MATERIALS),
-    p: () => character.positionMatters && cycle('position', POSITIONS),
+    // a number may begin with 0
+    ...(character.states.length > 0 ? { '0': notSeen } : {}),
+    x: notSeen,
+    a: allAlike,
+    ...Object.fromEntries(
+      TRAITS.filter(({ matters }) => matters(character)).map((trait) => [
+        trait.key,
+        () => say({ [trait.of]: nextOf(trait, said, character) }),
+      ]),
+    ),
   })
+  const title = useRef<HTMLHeadingElement>(null)
+  useEffect(() => {
+    title.current?.scrollIntoView({ block: 'nearest' })
+  }, [])
 
   return (
     <>
-      <h2 className="text-2xl sm:text-3xl">{character.name}</h2>
-      <p className="mb-3 text-quiet">
+      <h2 ref={title} className="scroll-mt-4 text-2xl sm:text-[1.7rem]">
+        {character.name}
+      </h2>
+      <p className="mb-2 text-quiet">
         {character.organ} · {NEARNESS[character.zone]} ·{' '}
         {several ? `look at ${character.replicates}` : 'one look'} · {counted(character.minutes, 'minute')}
-        {character.harm === 'sample' ? ' · a leaf or twig is taken' : ''}
+        {character.harm === 'sample' ? ` · ${HARM.sample}` : ''}
       </p>
-      <div className="grid gap-4">
+      <div className="grid grid-cols-1 gap-3">
         <Cautions
           bench={bench}
           sheet={sheet}
@@ -95,85 +110,58 @@ export function Check({ bench, sheet, character, work, cover, onSideBySide }: Pr
           onRead={work.acknowledge}
         />
         {!closed && character.states.length > 0 && (
-          <StateTiles
-            sheet={sheet}
-            character={character}
-            seen={seen.states ?? []}
-            covered={covered}
-            onSee={seeState}
-            onChange={(states) =>
-              states.length > 0
-                ? put({ states })
-                : work.record({ character: character.id, notSeen: false, withdrawn: true })
-            }
-          />
+          <>
+            <StateTiles
+              sheet={sheet}
+              character={character}
+              seen={states}
+              covered={cover.on && !hasSeen}
+              onSee={seeState}
+            />
+            <SoFar
+              character={character}
+              seen={states}
+              onChange={(changed) => put({ states: changed })}
+              onAllAlike={allAlike}
+            />
+          </>
         )}
         {!closed && character.states.length === 0 && (
           <NumberEntry
             sheet={sheet}
             character={character}
-            values={seen.values ?? []}
-            covered={covered}
+            values={values}
+            covered={cover.on && !hasSeen}
             draftKey={`draft.${bench.tree.id}.${character.id}`}
-            onChange={(values) =>
-              values.length > 0
-                ? put({ values })
-                : work.record({ character: character.id, notSeen: false, withdrawn: true })
-            }
+            onChange={(changed) => put({ values: changed })}
           />
         )}
-        {entry?.unsent?.refused && (
-          <Notice tone="wrong">
-            {entry.unsent.refused} What you entered stays here.{' '}
-            <Button onClick={() => entry.unsent && outbox.drop(entry.unsent.id)}>Drop it</Button>
-          </Notice>
-        )}
-        <div className="flex flex-wrap gap-2">
-          <OneOf
-            label="Certainty"
-            options={CERTAINTIES.map((value) => ({ value, text: value }))}
-            value={unread ? '' : (seen.certainty ?? '')}
-            onChange={(certainty) => read({ certainty })}
-          />
-          {character.materialMatters && (
-            <OneOf
-              label="Material"
-              options={MATERIALS.map((value) => ({ value, text: value }))}
-              value={unread ? '' : (seen.material ?? '')}
-              onChange={(material) => read({ material })}
-            />
-          )}
-          {character.positionMatters && (
-            <OneOf
-              label="Position"
-              options={POSITIONS.map((value) => ({ value, text: value }))}
-              value={unread ? '' : (seen.position ?? '')}
-              onChange={(position) => read({ position })}
-            />
-          )}
-          <Button
-            aria-pressed={entry?.reading.notSeen ?? false}
-            className="aria-pressed:bg-ink aria-pressed:text-card"
-            onClick={notSeen}
-          >
-            Not seen
-          </Button>
-        </div>
-        <Weighed bench={bench} character={character} />
-        <div className="grid gap-4 border-t border-line pt-3 sm:grid-cols-2">
+        <How
+          character={character}
+          said={said}
+          notSeen={read?.notSeen === true}
+          onSay={say}
+          onNotSeen={notSeen}
+        />
+        <div className="grid gap-x-5 gap-y-2 sm:grid-cols-2">
           <div>
             <h3 className="text-base">How to look</h3>
-            <p>{character.howTo}</p>
+            <p className="leading-snug">{character.howTo}</p>
           </div>
           {character.pitfall && (
             <div>
               <h3 className="text-base">How it goes wrong</h3>
-              <p>{character.pitfall}</p>
+              <p className="leading-snug">{character.pitfall}</p>
             </div>
           )}
         </div>
+        <Weighed bench={bench} character={character} />
         <MemoryAid key={character.id} bench={bench} sheet={sheet} character={character} />
         <div className="flex flex-wrap items-start gap-2">
+          <Button onClick={work.undo}>
+            <Undo2 aria-hidden className="mr-2 inline size-4" />
+            Undo
+          </Button>
           <Photos bench={bench} character={character.id} />
           <Button onClick={onSideBySide}>
             <Columns3 aria-hidden className="mr-2 inline size-4" />
@@ -184,16 +172,22 @@ export function Check({ bench, sheet, character, work, cover, onSideBySide }: Pr
             className="aria-pressed:bg-ink aria-pressed:text-card"
             onClick={cover.toggle}
           >
+            <EyeOff aria-hidden className="mr-2 inline size-4" />
             Cover the answers
-          </Button>
-          <Button onClick={work.undo}>
-            <Undo2 aria-hidden className="mr-2 inline size-4" />
-            Undo
           </Button>
         </div>
       </div>
     </>
   )
+}
+
+/** What was said of how something was read. */
+function mannerOf({ certainty, material, position }: NewReading): Manner {
+  return {
+    ...(certainty ? { certainty } : {}),
+    ...(material ? { material } : {}),
+    ...(position ? { position } : {}),
+  }
 }
 
 type CautionsProps = Pick<Props, 'bench' | 'sheet' | 'character'> & {
@@ -234,30 +228,38 @@ function Cautions({ bench, sheet, character, open, onRead }: CautionsProps) {
       )}
       {others.map((hazard) => (
         <Notice key={hazard.topic} tone="wrong">
-          <strong className="capitalize">{hazard.topic.replace('-', ' ')}.</strong> {hazard.text}
+          <strong>{topicWords(hazard.topic)}.</strong> {hazard.text}
         </Notice>
       ))}
     </>
   )
 }
 
-/** How far the reading counts, and what one more would still bring. */
+function topicWords(topic: string): string {
+  return topic.charAt(0).toUpperCase() + topic.slice(1).replaceAll('-', ' ')
+}
+
+/** How far the reading counts, and what one more would still bring; its line is there before anything is read. */
 function Weighed({ bench, character }: { readonly bench: Bench; readonly character: Character }) {
   const weighed = bench.figures.weighed.find((one) => one.character === character.id)
   const reading = bench.readings.find((one) => one.reading.character === character.id)?.reading
-  if (!weighed || !reading) return null
-  const made = reading.states?.length ?? reading.values?.length ?? 0
+  const made = reading?.states?.length ?? reading?.values?.length ?? 0
   const more = character.looks[made]
   return (
-    <p className="text-quiet">
-      Counts with weight <span className="figure">{weighed.weight.toFixed(2)}</span>, worth{' '}
-      <span className="figure">{weighed.looks.toFixed(1)}</span> independent looks
-      {character.replicates > 1 && more !== undefined && (
+    <p className="min-h-12 text-quiet sm:min-h-6">
+      {weighed && reading && (
         <>
-          ; one more would bring <span className="figure">{(more - weighed.looks).toFixed(1)}</span>
+          Counts with <Term id="weight">weight</Term>{' '}
+          <span className="figure">{weighed.weight.toFixed(2)}</span>, worth{' '}
+          <span className="figure">{weighed.looks.toFixed(1)}</span> <Term id="looks">independent looks</Term>
+          {character.replicates > 1 && more !== undefined && (
+            <>
+              ; one more would bring <span className="figure">{(more - weighed.looks).toFixed(1)}</span>
+            </>
+          )}
+          .
         </>
       )}
-      .
     </p>
   )
 }

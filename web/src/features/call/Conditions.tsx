@@ -1,37 +1,43 @@
 import { Check, X } from 'lucide-react'
-import type { Judgement, Sheet } from '../../api/types'
-import { conditionsOf, needWords } from './judgementWords'
+import type { Bench } from '../../api/types'
+import { Term } from '../../ui/Term'
 
 type Props = {
-  readonly sheet: Sheet
-  readonly judgement: Judgement
+  readonly bench: Bench
   readonly hasPhoto: boolean
   readonly voucher: string
   readonly reasons: Readonly<Record<string, string>>
 }
 
 /** The tier's conditions, ticked off one by one; what is being written here counts at once. */
-export function Conditions({ sheet, judgement, hasPhoto, voucher, reasons }: Props) {
-  const isMet = (code: string) => {
+export function Conditions({ bench, hasPhoto, voucher, reasons }: Props) {
+  const isMet = ({ code, met }: Bench['conditions'][number]) => {
     if (code === 'photo') return hasPhoto || voucher.trim() !== ''
     if (code.startsWith('reason:')) return (reasons[code.slice('reason:'.length)] ?? '').trim() !== ''
-    return !judgement.stillNeeded.includes(code)
+    return met
   }
   return (
     <section aria-label="Conditions">
-      <h3 className="text-base">A {judgement.tier} asks for</h3>
+      <h3 className="text-base">
+        A <Term id={bench.judgement.tier} /> asks for
+      </h3>
       <ul>
-        {conditionsOf(judgement).map((code) => (
-          <li key={code} className="flex items-center gap-2">
-            {isMet(code) ? (
-              <Check aria-hidden className="size-5 text-moss" />
-            ) : (
-              <X aria-hidden className="size-5 text-rust" />
-            )}
-            <span className={isMet(code) ? '' : 'font-bold'}>{needWords(sheet, judgement, code)}</span>
-            <span className="sr-only">{isMet(code) ? ', met' : ', still missing'}</span>
-          </li>
-        ))}
+        {bench.conditions.map((condition) => {
+          const met = isMet(condition)
+          return (
+            <li key={condition.code} className="flex items-center gap-2">
+              {met ? (
+                <Check aria-hidden className="size-5 shrink-0 text-moss-ink" />
+              ) : (
+                <X aria-hidden className="size-5 shrink-0 text-rust" />
+              )}
+              <span className={met ? '' : 'font-bold'}>
+                {met ? condition.asks : (condition.missing ?? condition.asks)}
+              </span>
+              <span className="sr-only">{met ? ', met' : ', still missing'}</span>
+            </li>
+          )
+        })}
       </ul>
     </section>
   )

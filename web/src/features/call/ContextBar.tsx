@@ -5,55 +5,97 @@ import { wordsOf } from '../../api/problem'
 import type { Bench, Circumstances, Sheet as GroupSheet } from '../../api/types'
 import { AnyOf } from '../../ui/AnyOf'
 import { Button } from '../../ui/Button'
+import { InBar } from '../../ui/InBar'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
+import { PageTitle } from '../../ui/PageTitle'
 import { Sheet } from '../../ui/Sheet'
+import { Term } from '../../ui/Term'
 import { HABITATS, MONTHS, monthName, ORIGINS, STAGES } from '../../ui/words'
 import { benchQuery, sendCircumstances, sendTier } from './queries'
 
-const CHIP = 'max-lg:not-last:after:content-[","] lg:rounded-plain lg:border lg:border-line lg:px-2 lg:py-1'
-
 const options = (words: readonly string[]) => words.map((word) => ({ value: word, text: word }))
 
-/** Which tree this is and how it stands; the circumstances can be put right. */
-export function ContextBar({ bench, sheet }: { readonly bench: Bench; readonly sheet: GroupSheet }) {
+type Props = {
+  readonly bench: Bench
+  readonly sheet: GroupSheet
+  /** How many entries the server does not have yet, once it is slow to take them. */
+  readonly waiting: number
+}
+
+/** Which tree this is and how it stands, in the bar at the top; the circumstances can be put right. */
+export function ContextBar({ bench, sheet, waiting }: Props) {
   const [open, setOpen] = useState(false)
   const { month, stage, origin, habitat } = bench.circumstances
+  const { tree, judgement } = bench
+  const old = month !== bench.thisMonth
+  const said = [
+    old
+      ? `${bench.readings.length > 0 ? 'read in ' : ''}${monthName(month)}, now ${monthName(bench.thisMonth)}`
+      : monthName(month),
+    stage,
+    origin === 'unknown' ? 'wild or planted?' : origin,
+    `${judgement.tier} · sign at ${Math.round(judgement.threshold * 100)} %`,
+    habitat.length > 0 ? habitat.join(', ') : 'ground not noted',
+  ]
   return (
-    <div className="flex items-center gap-x-4 border-b border-line bg-card px-4 py-2 max-lg:py-1">
-      <div className="flex min-w-0 flex-wrap items-center gap-x-4 gap-y-2 max-lg:gap-y-0">
-        <h1 className="text-xl max-lg:text-lg">
-          <Link
-            to={`/surveys/${bench.tree.surveyId}/plots/${bench.tree.plotId}?tree=${bench.tree.id}`}
-            className="underline decoration-line underline-offset-4"
-          >
-            {bench.tree.plotCode}
-          </Link>{' '}
-          · tree {bench.tree.tag}
-        </h1>
-        {bench.tree.stems > 1 && <span className="text-quiet">{bench.tree.stems} stems of one clone</span>}
-        <span className="text-quiet max-sm:hidden">{sheet.title}</span>
-        <ul aria-label="Circumstances" className="flex flex-wrap gap-2 max-lg:gap-x-1.5 max-lg:text-sm">
-          <li className={CHIP}>{monthName(month)}</li>
-          <li className={CHIP}>{stage}</li>
-          <li className={CHIP}>{origin === 'unknown' ? 'origin unknown' : origin}</li>
-          <li className={CHIP}>
-            {bench.judgement.tier} · sign at {Math.round(bench.judgement.threshold * 100)} %
-          </li>
-          <li className={CHIP}>{habitat.length > 0 ? habitat.join(' · ') : 'no habitat noted'}</li>
+    <InBar>
+      <div className="flex min-w-0 items-center gap-x-4 max-lg:gap-x-2">
+        <div className="min-w-0">
+          <PageTitle>{`${tree.plotCode}, tree ${tree.tag}`}</PageTitle>
+          <h1 className="text-lg leading-tight whitespace-nowrap max-lg:text-base max-lg:whitespace-normal">
+            <Link
+              to={`/surveys/${tree.surveyId}/plots/${tree.plotId}?tree=${tree.id}`}
+              className="underline decoration-line underline-offset-4"
+            >
+              {tree.plotCode}
+            </Link>{' '}
+            · tree {tree.tag}
+          </h1>
+          <p className="truncate text-[0.8rem] max-lg:text-[0.85rem] leading-tight text-quiet">
+            {waiting > 0 ? (
+              <strong role="status" className="text-rust-ink">
+                {waiting} {waiting === 1 ? 'entry' : 'entries'} not sent yet
+              </strong>
+            ) : tree.stems > 1 ? (
+              `${tree.stems} stems of one clone`
+            ) : (
+              sheet.title
+            )}
+          </p>
+        </div>
+        <ul
+          aria-label="Circumstances"
+          className="flex min-w-0 flex-1 flex-wrap gap-x-1.5 text-[0.9rem] leading-tight max-lg:hidden"
+        >
+          {said.map((one, i) => (
+            <li
+              key={one}
+              className={`${i === 0 && old ? 'font-bold text-rust-ink' : ''} not-last:after:content-[","]`}
+            >
+              {one}
+            </li>
+          ))}
         </ul>
+        {tree.closed ? (
+          <span className="ml-auto text-quiet max-lg:text-sm">closed survey: read only</span>
+        ) : (
+          <Button
+            className="shrink-0 px-2! max-lg:ml-auto max-lg:w-30 max-lg:px-1! max-lg:text-sm"
+            onClick={() => setOpen(true)}
+          >
+            <span className="max-lg:sr-only">Change</span>
+            <span className="lg:hidden">
+              <span className="sr-only">: </span>
+              {monthName(month).slice(0, 3)} · {judgement.tier}
+            </span>
+          </Button>
+        )}
       </div>
-      {bench.tree.closed ? (
-        <span className="ml-auto text-quiet">closed survey: read only</span>
-      ) : (
-        <Button look="quiet" className="px-2! max-lg:ml-auto lg:-ml-2" onClick={() => setOpen(true)}>
-          Change
-        </Button>
-      )}
       <Sheet title="How this tree stands" open={open} onOpenChange={setOpen}>
         <CircumstancesForm bench={bench} onDone={() => setOpen(false)} />
       </Sheet>
-    </div>
+    </InBar>
   )
 }
 
@@ -105,9 +147,18 @@ function CircumstancesForm({ bench, onDone }: { readonly bench: Bench; readonly 
             </option>
           ))}
         </select>
+        {draft.month !== bench.thisMonth && (
+          <Button look="quiet" onClick={() => setDraft({ ...draft, month: bench.thisMonth })}>
+            It is {monthName(bench.thisMonth)} now
+          </Button>
+        )}
       </label>
       <Group label="The call is for">
         <TierChoice bench={bench} />
+        <p className="text-sm text-quiet">
+          <Term id="tally">tally</Term>: counted; <Term id="record">record</Term>: others rely on it;{' '}
+          <Term id="control">control</Term>: before anything is felled or treated
+        </p>
       </Group>
       <Group label="Stage">
         <OneOf

@@ -6,7 +6,7 @@ import type { Bench, Determination, Sheet as GroupSheet } from '../../api/types'
 import { Notice } from '../../ui/Notice'
 import { Sheet } from '../../ui/Sheet'
 import { counted, dayAndTime, monthName, percent, points } from '../../ui/words'
-import { wordsOfReading } from './entries'
+import { mannerWords, wordsOfReading } from './entries'
 import { signedWords } from './outcomeWords'
 import { photoAddress } from './queries'
 
@@ -139,7 +139,7 @@ function Reasons({ signed, sheet, tree }: CallProps) {
                     {character.name}
                   </th>
                   <td className="py-1 pr-2 font-semibold">{wordsOfReading(character, reading)}</td>
-                  <td className="py-1 pr-2 text-quiet">{reading.certainty}</td>
+                  <td className="py-1 pr-2 text-sm text-quiet">{mannerWords(character, reading)}</td>
                   <td className="figure py-1 text-right">{worth === undefined ? '' : points(worth)}</td>
                 </tr>
               )

@@ -6,58 +6,60 @@ import { wordsOf } from '../../api/problem'
 import type { Bench, DrawingHint, GateItem, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
+import { Key } from '../../ui/Key'
 import { Notice } from '../../ui/Notice'
+import { Term } from '../../ui/Term'
 import { useKeys } from '../../ui/useKeys'
 import { WhichGroup } from '../group/WhichGroup'
-import type { Mark } from './outbox'
 import { benchQuery, sendGroup } from './queries'
+import type { Work } from './useWork'
 
-type Props = {
-  readonly bench: Bench
-  readonly sheet: Sheet
-  readonly item: GateItem
-  readonly fits: boolean | undefined
-  readonly onMark: (item: string, mark: Mark) => void
-  /** Goes on after an item that fits. */
-  readonly onFits: () => void
-  readonly onSkip: () => void
-}
+type Props = { readonly bench: Bench; readonly sheet: Sheet; readonly work: Work }
 
-/** One thing that every member of the group shares: it fits, or the tree is no member. */
-export function GateCheck({ bench, sheet, item, fits, onMark, onFits, onSkip }: Props) {
-  const place = sheet.gate.indexOf(item) + 1
+/** What every member of the group shares, all of it at once: each fits, or the tree is no member. */
+export function GateCheck({ bench, sheet, work }: Props) {
   const groups = useQuery(groupsQuery)
   const change = useOtherGroup(bench)
   const [asking, setAsking] = useState(false)
-  const markFits = () => {
-    onMark(item.id, 'fits')
-    onFits()
+  const { gate } = sheet
+  const allFit = () => {
+    for (const item of gate) if (work.marks.get(item.id) !== true) work.mark(item.id, 'fits')
   }
-  const markFails = () => onMark(item.id, 'fails')
-  useKeys({ '1': markFits, '2': markFails, '0': onSkip })
+  useKeys({
+    a: allFit,
+    ...Object.fromEntries(gate.map((item, i) => [`${i + 1}`, () => work.mark(item.id, 'fits')])),
+    ...Object.fromEntries(gate.map((item, i) => [`Shift+${i + 1}`, () => work.mark(item.id, 'fails')])),
+  })
+  const failed = gate.filter((item) => work.marks.get(item.id) === false)
   return (
-    <div className="grid gap-4">
-      <div>
-        <p className="text-quiet">
-          The gate, {place} of {sheet.gate.length}: what every one of these trees shares
-        </p>
-        <h2 className="text-2xl sm:text-3xl">{item.name}</h2>
-        <p className="mt-2 max-w-prose">{item.howTo}</p>
+    <div className="grid gap-3">
+      <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
+        <div data-guide="gate">
+          <h2 className="text-2xl sm:text-3xl">The gate</h2>
+          <p className="text-quiet">
+            What every one of these trees shares: <Term id="gate">if one thing fails</Term>, it is another
+            tree.
+          </p>
+        </div>
+        <Button look="main" onClick={allFit}>
+          All of it fits <Key name="a" />
+        </Button>
       </div>
-      <div className="grid max-w-2xl grid-cols-2 gap-3">
-        <Tile name="1" drawn={item.draw} chosen={fits === true} onChoose={markFits}>
-          <Tick aria-hidden className="size-7 shrink-0 text-moss" />
-          fits
-        </Tile>
-        <Tile name="2" drawn={item.drawOtherwise} chosen={fits === false} onChoose={markFails}>
-          <X aria-hidden className="size-7 shrink-0 text-rust" />
-          fails
-        </Tile>
-      </div>
-      {fits !== false && <p className="max-w-prose text-quiet">Where it fails: {item.otherwise}.</p>}
-      {fits === false && (
-        <Failed sheet={sheet} item={item} change={change} onMark={onMark} onAsk={() => setAsking(true)} />
-      )}
+      <ol className="grid gap-2">
+        {gate.map((item, i) => (
+          <Item key={item.id} item={item} place={i + 1} fits={work.marks.get(item.id)} work={work} />
+        ))}
+      </ol>
+      {failed.map((item) => (
+        <Failed
+          key={item.id}
+          sheet={sheet}
+          item={item}
+          change={change}
+          onMistake={() => work.mark(item.id, 'taken-back')}
+          onAsk={() => setAsking(true)}
+        />
+      ))}
       {asking && (
         <WhichGroup
           groups={groups.data ?? []}
@@ -70,41 +72,80 @@ export function GateCheck({ bench, sheet, item, fits, onMark, onFits, onSkip }: 
         />
       )}
       {change.isError && <Notice tone="wrong">{wordsOf(change.error)}</Notice>}
-      {fits !== false && (
-        <div>
-          <Button look="quiet" className="-ml-4" onClick={onSkip}>
-            Go on without the gate
-          </Button>
-          <Button look="quiet" onClick={() => setAsking(true)}>
-            Which group?
-          </Button>
-        </div>
+      {failed.length === 0 && (
+        <Button look="quiet" className="-ml-4 justify-self-start" onClick={() => setAsking(true)}>
+          Not one of these? Which group?
+        </Button>
       )}
     </div>
   )
 }
 
+type ItemProps = {
+  readonly item: GateItem
+  readonly place: number
+  readonly fits: boolean | undefined
+  readonly work: Work
+}
+
+function Item({ item, place, fits, work }: ItemProps) {
+  return (
+    <li className="grid gap-x-3 gap-y-2 rounded-plain border border-line bg-card p-2.5 sm:grid-cols-[1fr_7rem_7rem]">
+      <div>
+        <h3 className="flex items-start gap-2 text-base leading-snug">
+          <Key name={`${place}`} />
+          {item.name}
+        </h3>
+        <p className="text-[0.95rem] leading-snug">{item.howTo}</p>
+        <p className="text-sm leading-snug text-quiet">Where it fails: {item.otherwise}.</p>
+      </div>
+      <div className="grid grid-cols-2 gap-3 sm:contents">
+        <Tile
+          about={item.name}
+          drawn={item.draw}
+          chosen={fits === true}
+          onChoose={() => work.mark(item.id, 'fits')}
+        >
+          <Tick aria-hidden className="size-6 shrink-0 text-moss-ink" /> fits
+        </Tile>
+        <Tile
+          about={item.name}
+          drawn={item.drawOtherwise}
+          chosen={fits === false}
+          onChoose={() => work.mark(item.id, 'fails')}
+        >
+          <X aria-hidden className="size-6 shrink-0 text-rust" /> fails
+        </Tile>
+      </div>
+    </li>
+  )
+}
+
 type TileProps = {
-  /** The key that does the same. */
-  readonly name: string
+  /** what it fits, for those who hear it */
+  readonly about: string
   readonly drawn: DrawingHint | null | undefined
   readonly chosen: boolean
   readonly onChoose: () => void
   readonly children: ReactNode
 }
 
-function Tile({ name, drawn, chosen, onChoose, children }: TileProps) {
+function Tile({ about, drawn, chosen, onChoose, children }: TileProps) {
   return (
     <button
       type="button"
-      className="grid min-h-20 content-between gap-2 rounded-plain border border-edge bg-card p-3 text-left text-lg font-semibold hover:bg-thistle-wash aria-pressed:border-ink aria-pressed:ring-1 aria-pressed:ring-ink sm:min-h-24"
+      className="grid content-between gap-1 rounded-plain border border-edge bg-card p-2 text-left font-semibold hover:bg-thistle-wash aria-pressed:border-ink aria-pressed:ring-2 aria-pressed:ring-ink forced-colors:aria-pressed:outline-4 forced-colors:aria-pressed:outline-solid"
       aria-pressed={chosen}
       onClick={onChoose}
     >
-      {drawn && <Drawing hint={drawn} className="mx-auto aspect-square w-full max-w-44" />}
-      <span className="flex items-center gap-3">
-        <Key name={name} />
+      {drawn ? (
+        <Drawing hint={drawn} className="mx-auto h-20 w-full" />
+      ) : (
+        <span className="h-20 max-sm:h-4" />
+      )}
+      <span className="flex items-center gap-1">
         {children}
+        <span className="sr-only">: {about}</span>
       </span>
     </button>
   )
@@ -120,19 +161,22 @@ function useOtherGroup(bench: Bench) {
   })
 }
 
-type FailedProps = Pick<Props, 'sheet' | 'item' | 'onMark'> & {
+type FailedProps = {
+  readonly sheet: Sheet
+  readonly item: GateItem
   readonly change: ReturnType<typeof useOtherGroup>
+  readonly onMistake: () => void
   readonly onAsk: () => void
 }
 
-function Failed({ sheet, item, change, onMark, onAsk }: FailedProps) {
+function Failed({ sheet, item, change, onMistake, onAsk }: FailedProps) {
   const groups = useQuery(groupsQuery)
   const other = groups.data?.find((one) => one.groupId === item.otherwiseGroup)
   return (
     <Notice tone="wrong">
       <div className="grid gap-3 py-1">
         <p>
-          <strong>Then it is not of this group:</strong> {item.otherwise}. Nothing can be signed here while
+          <strong>Then it is not of this group:</strong> {item.otherwise}. No name can be signed here while
           this fails.
         </p>
         <div className="flex flex-wrap gap-3">
@@ -142,7 +186,7 @@ function Failed({ sheet, item, change, onMark, onAsk }: FailedProps) {
             </Button>
           )}
           <Button onClick={onAsk}>Which group is it?</Button>
-          <Button onClick={() => onMark(item.id, 'taken-back')}>It was a mistake</Button>
+          <Button onClick={onMistake}>It was a mistake</Button>
         </div>
         {other && (
           <p>
@@ -151,14 +195,5 @@ function Failed({ sheet, item, change, onMark, onAsk }: FailedProps) {
         )}
       </div>
     </Notice>
-  )
-}
-
-/** The key that does the same. */
-export function Key({ name }: { readonly name: string }) {
-  return (
-    <kbd className="figure grid size-7 shrink-0 place-items-center rounded-plain border border-ink bg-paper text-base font-bold">
-      {name}
-    </kbd>
   )
 }

@@ -15,6 +15,7 @@ export function MemoryAid({ bench, sheet, character }: Props) {
   const kept = bench.memoryAids[character.id] ?? ''
   const [draft, setDraft] = useKeptText(`aid.${sheet.groupId}.${character.id}`)
   const [open, setOpen] = useState(draft !== '')
+  const [asked, setAsked] = useState(false)
   const { surveyId, id: treeId } = bench.tree
   const change = useMutation({
     mutationFn: (body: string) => sendMemoryAid(sheet.groupId, character.id, body),
@@ -26,7 +27,7 @@ export function MemoryAid({ bench, sheet, character }: Props) {
   })
   if (!open) {
     return (
-      <p className="flex flex-wrap items-center gap-x-3">
+      <p className="flex min-h-11 flex-wrap items-center gap-x-3">
         {kept && (
           <span className="rounded-plain border-l-4 border-thistle bg-thistle-wash px-3 py-1">
             <span className="sr-only">Your note: </span>
@@ -38,6 +39,7 @@ export function MemoryAid({ bench, sheet, character }: Props) {
           className="px-0!"
           onClick={() => {
             setDraft(kept)
+            setAsked(true)
             setOpen(true)
           }}
         >
@@ -53,6 +55,8 @@ export function MemoryAid({ bench, sheet, character }: Props) {
         <textarea
           className="mt-1 block w-full rounded-plain border border-edge bg-card p-2 font-normal"
           rows={2}
+          // biome-ignore lint/a11y/noAutofocus: it opens because its button was pressed, and what is typed next belongs in it
+          autoFocus={asked}
           maxLength={500}
           value={draft}
           onChange={(event) => setDraft(event.target.value)}

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { wordsOf } from '../../api/problem'
 import type { Bench } from '../../api/types'
 import { Notice } from '../../ui/Notice'
-import { monthName } from '../../ui/words'
+import { monthAndYear } from '../../ui/words'
 import { timesIn } from './judgementWords'
 import { outlookQuery } from './queries'
 
@@ -23,8 +23,7 @@ export function MonthChoice({ bench, month, onChoose }: Props) {
   )
   if (outlook.isError) return <Notice tone="wrong">{wordsOf(outlook.error)}</Notice>
   if (!outlook.data) return <p role="status">Playing the coming year through …</p>
-  const now = bench.circumstances.month
-  const coming = [...outlook.data.slice(now), ...outlook.data.slice(0, now)]
+  const coming = [...outlook.data].sort((a, b) => a.year - b.year || a.month - b.month)
   return (
     <fieldset>
       <legend className="mb-1 font-semibold">In which month would a visit settle it?</legend>
@@ -32,7 +31,7 @@ export function MonthChoice({ bench, month, onChoose }: Props) {
         {coming.map((one) => (
           <label
             key={one.month}
-            className={`grid min-h-11 grid-cols-[auto_6.5rem_1fr] items-center gap-2 rounded-plain border px-2 ${one.month === month ? 'border-ink bg-card font-bold' : 'border-line'}`}
+            className={`grid min-h-11 grid-cols-[auto_8.5rem_1fr] items-center gap-2 rounded-plain border px-2 ${one.month === month ? 'border-ink bg-card font-bold' : 'border-line'}`}
           >
             <input
               type="radio"
@@ -41,7 +40,7 @@ export function MonthChoice({ bench, month, onChoose }: Props) {
               checked={one.month === month}
               onChange={() => onChoose(one.month)}
             />
-            {monthName(one.month)}
+            {one.month === bench.thisMonth ? 'later this month' : monthAndYear(one.month, one.year)}
             <span className="relative block border border-edge bg-card text-sm">
               <span
                 aria-hidden

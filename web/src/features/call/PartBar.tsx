@@ -1,5 +1,4 @@
 import type { Bench, Sheet } from '../../api/types'
-import { Thistle } from '../../ui/Thistle'
 import { percent } from '../../ui/words'
 import { decidingBalance, taxonName } from './judgementWords'
 
@@ -9,16 +8,17 @@ type Props = {
   readonly bench: Bench
   readonly sheet: Sheet
   readonly part: Part
+  readonly signed: boolean
   readonly onPart: (part: Part) => void
 }
 
 const TAB =
-  'flex min-h-14 flex-1 items-center justify-center gap-2 border-t-4 border-transparent px-2 aria-pressed:border-thistle aria-pressed:font-bold'
+  'flex h-15 flex-1 flex-col items-center justify-center border-t-4 border-transparent px-1 leading-tight aria-pressed:border-thistle aria-pressed:font-bold forced-colors:aria-pressed:underline'
 
 /** The three parts of the Bench one at a time, for a narrow screen; the call is always in sight. */
-export function PartBar({ bench, sheet, part, onPart }: Props) {
+export function PartBar({ bench, sheet, part, signed, onPart }: Props) {
   const balance = decidingBalance(bench)
-  const signed = bench.determinations.some((one) => one.outcome === 'taxon' && !one.superseded)
+  const ready = bench.missing.length === 0
   return (
     <nav aria-label="Parts" className="fixed inset-x-0 bottom-0 z-10 flex border-t border-ink bg-card">
       <button type="button" className={TAB} aria-pressed={part === 'path'} onClick={() => onPart('path')}>
@@ -29,14 +29,15 @@ export function PartBar({ bench, sheet, part, onPart }: Props) {
       </button>
       <button
         type="button"
-        className={`${TAB} flex-[1.6]`}
+        className={`${TAB} flex-[1.7]`}
         aria-pressed={part === 'call'}
         onClick={() => onPart('call')}
       >
-        <Thistle figures={bench.thistle} signed={signed} className="size-9 shrink-0" />
-        <span className="text-left leading-tight">
-          {taxonName(sheet, balance.lead)}{' '}
-          <span className="figure block">{percent(bench.thistle.share)}</span>
+        <span className="text-center text-[0.95rem] font-semibold">
+          {taxonName(sheet, balance.lead)} <span className="figure">{percent(bench.thistle.share)}</span>
+        </span>
+        <span className={`text-[0.85rem] ${ready || signed ? 'text-moss-ink' : 'text-rust-ink'}`}>
+          {signed ? 'signed' : ready ? 'can be signed' : 'not yet'}
         </span>
       </button>
     </nav>

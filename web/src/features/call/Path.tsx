@@ -1,11 +1,12 @@
-import { Binoculars, Hand, Search, Slice, TreeDeciduous, TriangleAlert } from 'lucide-react'
-import { type ReactNode, useEffect, useRef, useState } from 'react'
+import { Binoculars, DoorOpen, Hand, Search, Slice, TreeDeciduous, TriangleAlert } from 'lucide-react'
+import { type ReactNode, useEffect, useRef } from 'react'
 import type { Bench, Character, Sheet } from '../../api/types'
 import { Seeds } from '../../ui/Seeds'
+import { Term } from '../../ui/Term'
 import { useLate } from '../../ui/useLate'
 import { monthRuns, points } from '../../ui/words'
 import { type Entry, wordsOfReading } from './entries'
-import { gateId, isForbidden } from './inHand'
+import { GATE, isForbidden } from './inHand'
 import { decidingBalance, whyNext } from './judgementWords'
 import type { Work } from './useWork'
 
@@ -23,16 +24,13 @@ type Props = {
   readonly work: Work
   readonly inHand: string | undefined
   readonly onChoose: (id: string) => void
-  /** Shows one station at a time. */
+  /** Below a line of all stations, to go to one. */
   readonly narrow: boolean
 }
 
 /** The checks of the group, from far to near: the order of the work. */
 export function Path({ bench, sheet, work, inHand, onChoose, narrow }: Props) {
-  const current = sheet.characters.find((one) => one.id === inHand)
-  const [chosen, setChosen] = useState<string>()
   const stations = STATIONS.filter(({ zone }) => sheet.characters.some((one) => one.zone === zone))
-  const shown = narrow ? (chosen ?? current?.zone ?? stations[0]?.zone) : undefined
   const next = bench.suggested.find((one) => !work.entries.has(one.character))
   const notNow = sheet.characters.filter(
     (one) => bench.outOfSeason.includes(one.id) && !work.entries.has(one.id),
@@ -52,65 +50,84 @@ export function Path({ bench, sheet, work, inHand, onChoose, narrow }: Props) {
   return (
     <nav
       aria-label="Checks"
-      className="relative border-line p-3 pb-24 lg:overflow-y-auto lg:border-r lg:pb-3"
+      data-guide="path"
+      className="relative border-line p-2 pb-24 lg:overflow-y-auto lg:border-r lg:pb-2"
     >
-      {narrow && <StationStrip stations={stations} shown={shown} onShow={setChosen} />}
-      {(!narrow || shown === stations[0]?.zone) && (
-        <Gate sheet={sheet} work={work} inHand={inHand} onChoose={onChoose} />
-      )}
-      <ol className="station-line">
-        {stations
-          .filter(({ zone }) => shown === undefined || zone === shown)
-          .map(({ zone, name, Icon }) => {
-            const here = sheet.characters.filter((one) => one.zone === zone && !notNow.includes(one))
-            return (
-              <li key={zone} className="pb-2">
-                <div className="flex items-center gap-3">
-                  <span className="z-10 grid size-8 shrink-0 place-items-center rounded-full border border-ink bg-paper">
-                    <Icon aria-hidden className="size-4" />
-                  </span>
-                  <h2 className="text-base">{name}</h2>
-                </div>
-                {here.length > 0 ? (
-                  <ul className="ml-9">{here.map(row)}</ul>
-                ) : (
-                  <p className="ml-11 text-sm text-quiet">nothing to read here in this month</p>
-                )}
-              </li>
-            )
-          })}
+      {narrow && <StationStrip stations={stations} />}
+      <ol className="grid gap-1">
+        <GateStop sheet={sheet} work={work} inHand={inHand} onChoose={onChoose} />
+        {stations.map(({ zone, name, Icon }) => {
+          const here = sheet.characters.filter((one) => one.zone === zone && !notNow.includes(one))
+          return (
+            <Stop key={zone} id={stationId(zone)} name={name} icon={<Icon aria-hidden className="size-4" />}>
+              {here.length > 0 ? (
+                <ul>{here.map(row)}</ul>
+              ) : (
+                <p className="flex min-h-9 items-center px-2 text-sm text-quiet">
+                  nothing to read here in this month
+                </p>
+              )}
+            </Stop>
+          )
+        })}
       </ol>
       {notNow.length > 0 && (
-        <details className="mt-1 ml-9" open={notNow.some((one) => one.id === inHand) || undefined}>
-          <summary className="flex min-h-11 cursor-pointer items-center px-2 font-semibold">
+        <details className="lg:ml-14" open={notNow.some((one) => one.id === inHand) || undefined}>
+          <summary className="flex min-h-9 cursor-pointer items-center px-2 font-semibold max-lg:min-h-11">
             Not now ({notNow.length}), with the months
           </summary>
           <ul>{notNow.map(row)}</ul>
         </details>
       )}
+      <p className="px-2 pt-1 text-sm text-quiet lg:ml-14">
+        What the <Term id="seeds">seeds</Term> and <Term id="points">points</Term> are
+      </p>
     </nav>
   )
 }
 
-type StripProps = {
-  readonly stations: readonly (typeof STATIONS)[number][]
-  readonly shown: string | undefined
-  readonly onShow: (zone: string) => void
+function stationId(zone: string): string {
+  return `station-${zone}`
 }
 
-/** The stations as stops on one line, to choose one. */
-function StationStrip({ stations, shown, onShow }: StripProps) {
+type StopProps = {
+  readonly id?: string
+  readonly name: string
+  readonly icon: ReactNode
+  readonly children: ReactNode
+}
+
+/** A station on its line, its checks beside it. */
+function Stop({ id, name, icon, children }: StopProps) {
   return (
-    <div className="mb-3 flex justify-between border-b border-line pb-2">
+    <li id={id} className="grid items-center lg:grid-cols-[3.4rem_minmax(0,1fr)]">
+      <div className="flex items-center gap-2 max-lg:px-2 lg:flex-col lg:gap-0">
+        <span className="z-10 grid size-7 place-items-center rounded-full border border-ink bg-paper">
+          {icon}
+        </span>
+        <h2 className="z-10 bg-paper px-0.5 text-[0.8rem] max-lg:text-[0.85rem] whitespace-nowrap max-lg:text-base">
+          {name}
+        </h2>
+      </div>
+      <div className="min-w-0 border-line lg:border-l">{children}</div>
+    </li>
+  )
+}
+
+/** The stations as stops on one line; touched, the path goes there. */
+function StationStrip({ stations }: { readonly stations: readonly (typeof STATIONS)[number][] }) {
+  return (
+    <div className="mb-2 flex justify-between border-b border-line pb-1">
       {stations.map(({ zone, name, Icon }) => (
         <button
           key={zone}
           type="button"
-          aria-pressed={zone === shown}
-          onClick={() => onShow(zone)}
-          className="group flex min-h-11 min-w-14 flex-col items-center gap-1 text-sm aria-pressed:font-bold"
+          onClick={() => {
+            document.getElementById(stationId(zone))?.scrollIntoView({ block: 'start' })
+          }}
+          className="flex min-h-11 min-w-14 flex-col items-center text-sm"
         >
-          <span className="grid size-10 place-items-center rounded-full border border-ink bg-card group-aria-pressed:bg-thistle group-aria-pressed:text-card">
+          <span className="grid size-9 place-items-center rounded-full border border-ink bg-card">
             <Icon aria-hidden className="size-5" />
           </span>
           {name}
@@ -120,43 +137,30 @@ function StationStrip({ stations, shown, onShow }: StripProps) {
   )
 }
 
-function Gate({ sheet, work, inHand, onChoose }: Pick<Props, 'sheet' | 'work' | 'inHand' | 'onChoose'>) {
+/** The gate as the first stop, with how it stands. */
+function GateStop({ sheet, work, inHand, onChoose }: Pick<Props, 'sheet' | 'work' | 'inHand' | 'onChoose'>) {
   if (sheet.gate.length === 0) return null
-  const words = (item: string) => {
-    const fits = work.marks.get(item)
-    return fits === undefined ? 'not yet' : fits ? 'fits' : 'fails'
-  }
   const open = sheet.gate.filter((one) => !work.marks.has(one.id)).length
   const failed = sheet.gate.some((one) => work.marks.get(one.id) === false)
   return (
-    <details className="mb-2" open={failed || inHand?.startsWith('gate:') || undefined}>
-      <summary className="flex min-h-11 cursor-pointer items-center gap-2 px-1 font-head font-bold">
-        Gate
-        <span className={`ml-auto text-sm font-normal ${failed ? 'font-bold text-rust-ink' : 'text-quiet'}`}>
-          {failed ? 'fails' : open > 0 ? `${open} of ${sheet.gate.length} to look at` : 'fits'}
+    <Stop name="Gate" icon={<DoorOpen aria-hidden className="size-4" />}>
+      <button
+        type="button"
+        onClick={() => onChoose(GATE)}
+        aria-current={inHand === GATE ? 'step' : undefined}
+        className={`${ROW} justify-between`}
+      >
+        Shared by all
+        <span className={`text-sm font-bold ${failed && inHand !== GATE ? 'text-rust-ink' : ''}`}>
+          {failed ? 'fails' : open > 0 ? `${open} to look at` : 'fits'}
         </span>
-      </summary>
-      <ul className="ml-9">
-        {sheet.gate.map((item) => (
-          <li key={item.id}>
-            <button
-              type="button"
-              onClick={() => onChoose(gateId(item.id))}
-              aria-current={gateId(item.id) === inHand ? 'step' : undefined}
-              className={`${ROW} justify-between`}
-            >
-              {item.name}
-              <span className="shrink-0 text-sm font-bold">{words(item.id)}</span>
-            </button>
-          </li>
-        ))}
-      </ul>
-    </details>
+      </button>
+    </Stop>
   )
 }
 
 const ROW =
-  'flex min-h-11 w-full items-center gap-2 rounded-plain px-2 py-1 text-left leading-snug hover:bg-thistle-wash aria-[current=step]:bg-thistle aria-[current=step]:text-card'
+  'flex h-9.5 w-full items-center gap-2 rounded-plain px-2 text-left leading-[1.12] hover:bg-thistle-wash max-lg:h-auto max-lg:min-h-12 max-lg:py-1 aria-[current=step]:bg-thistle aria-[current=step]:text-card forced-colors:aria-[current=step]:outline-3 forced-colors:aria-[current=step]:-outline-offset-3 forced-colors:aria-[current=step]:outline-solid'
 
 type RowProps = {
   readonly bench: Bench
@@ -169,47 +173,51 @@ type RowProps = {
 }
 
 function CheckRow({ bench, character, entry, why, current, onChoose }: RowProps) {
-  const quiet = current ? 'text-card' : 'text-quiet'
   const forbidden = isForbidden(bench, character)
-  const outOfSeason = bench.outOfSeason.includes(character.id)
   const row = useRef<HTMLButtonElement>(null)
   useEffect(() => {
     if (current) row.current?.scrollIntoView({ block: 'nearest' })
   }, [current])
+  const below = entry
+    ? wordsOfReading(character, entry.reading)
+    : forbidden
+      ? 'wounds the tree; off in this survey'
+      : bench.outOfSeason.includes(character.id)
+        ? monthRuns(character.months)
+        : bench.dulled.includes(character.id)
+          ? 'counts a quarter for you'
+          : undefined
   return (
     <button
       ref={row}
       type="button"
       onClick={onChoose}
       disabled={forbidden && !entry}
+      title={character.name}
       aria-current={current ? 'step' : undefined}
       className={`${ROW} justify-between`}
     >
-      <span>
-        {character.name}
-        {character.hazards.length > 0 && (
-          <>
-            <TriangleAlert aria-hidden className="ml-1 inline size-4" />
-            <span className="sr-only">, with a caution</span>
-          </>
-        )}
-        {entry && <span className="block font-bold">{wordsOfReading(character, entry.reading)}</span>}
-        {!entry && forbidden && (
-          <span className={`block text-sm ${quiet}`}>wounds the tree; off in this survey</span>
-        )}
-        {!entry && !forbidden && outOfSeason && (
-          <span className={`block text-sm ${quiet}`}>{monthRuns(character.months)}</span>
-        )}
-        {!entry && bench.dulled.includes(character.id) && (
-          <span className={`block text-sm ${quiet}`}>counts a quarter for you</span>
-        )}
-        {why && !current && (
-          <span className="block text-sm font-semibold text-thistle">
-            Best next <span className="sr-only">{why}</span>
+      <span className="min-w-0 flex-1">
+        <span className={`block ${below ? 'truncate' : ''} ${why && !current ? 'font-bold' : ''}`}>
+          {character.shortName}
+          {character.hazards.length > 0 && (
+            <>
+              <TriangleAlert aria-hidden className="ml-1 inline size-4" />
+              <span className="sr-only">, with a caution</span>
+            </>
+          )}
+          {character.name !== character.shortName && <span className="sr-only">: {character.name}</span>}
+          {why && !current && <span className="sr-only">, look next: {why}</span>}
+        </span>
+        {below && (
+          <span
+            className={`block truncate text-[0.8rem] max-lg:text-[0.85rem] ${entry ? 'font-bold' : current ? '' : 'text-quiet'}`}
+          >
+            {below}
           </span>
         )}
       </span>
-      <Aside bench={bench} character={character} entry={entry} current={current} />
+      <Aside bench={bench} character={character} entry={entry} next={why !== undefined} current={current} />
     </button>
   )
 }
@@ -224,10 +232,13 @@ function Unsent({ before, current }: { readonly before: ReactNode; readonly curr
   return late ? <NotSent words="unsent" current={current} /> : before
 }
 
-type AsideProps = Pick<RowProps, 'bench' | 'character' | 'entry' | 'current'>
+type AsideProps = Pick<RowProps, 'bench' | 'character' | 'entry' | 'current'> & {
+  /** Whether it is the one to look at next. */
+  readonly next: boolean
+}
 
 /** What a check is worth, or what it would bring and cost. */
-function Aside({ bench, character, entry, current }: AsideProps) {
+function Aside({ bench, character, entry, next, current }: AsideProps) {
   if (entry?.unsent?.refused) return <NotSent words="refused" current={current} />
   const worth = decidingBalance(bench).points.find((one) => one.character === character.id)?.points
   const tone = worth !== undefined && worth < 0 ? 'text-rust-ink' : 'text-gold-ink'
@@ -239,9 +250,13 @@ function Aside({ bench, character, entry, current }: AsideProps) {
   if (entry) return null
   const seeds = bench.suggested.find((one) => one.character === character.id)?.seeds
   return (
-    <span className="flex shrink-0 items-center gap-2">
+    <span
+      className={`flex shrink-0 items-center gap-1.5 rounded-plain px-0.5 ${next && !current ? 'outline-2 outline-offset-1 outline-thistle' : ''}`}
+    >
       {seeds !== undefined && <Seeds seeds={seeds} light={current} />}
-      <span className={`figure text-sm ${current ? 'text-card' : 'text-quiet'}`}>
+      <span
+        className={`figure text-[0.8rem] max-lg:text-[0.85rem] whitespace-nowrap ${current ? 'text-card' : 'text-quiet'}`}
+      >
         {character.minutes} min
       </span>
     </span>

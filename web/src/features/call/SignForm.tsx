@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react'
 import { keep, readKept, useKeptText } from '../../api/kept'
 import { useObserver } from '../../api/observer'
 import { Problem, wordsOf } from '../../api/problem'
-import type { Bench, Sheet as GroupSheet } from '../../api/types'
+import type { Bench, Determination, Sheet as GroupSheet } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { amid, points } from '../../ui/words'
@@ -11,6 +11,7 @@ import { Conditions } from './Conditions'
 import { checkName, decidingBalance, taxonName } from './judgementWords'
 import { MonthChoice } from './MonthChoice'
 import { benchQuery, sendDetermination } from './queries'
+import { keepReasons, reasonsOf } from './reasons'
 import { forgetUndo } from './undo'
 
 export type Outcome = 'taxon' | 'come-back' | 'laboratory' | 'group'
@@ -19,7 +20,7 @@ type Props = {
   readonly bench: Bench
   readonly sheet: GroupSheet
   readonly outcome: Outcome
-  readonly onDone: () => void
+  readonly onDone: (signed: Determination) => void
 }
 
 const FIELD = 'mt-1 block w-full rounded-plain border border-edge bg-card p-3 font-normal'
@@ -32,8 +33,7 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
   const { judgement } = bench
   const lead = decidingBalance(bench).lead
   const [confirming, setConfirming] = useState<readonly string[]>(judgement.confirming)
-  const reasonsKey = `reasons.${treeId}`
-  const [reasons, setReasons] = useState(() => readKept<Readonly<Record<string, string>>>(reasonsKey, {}))
+  const [reasons, setReasons] = useState(() => reasonsOf(treeId))
   const [month, setMonth] = useState<number>()
   const [voucher, setVoucher] = useKeptText(`voucher.${treeId}`)
   const [note, setNote] = useKeptText(`note.${treeId}`)
@@ -62,7 +62,7 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
     onSuccess: (answer) => {
       keep(idKey, undefined)
       forgetUndo(observer, treeId)
-      keep(reasonsKey, undefined)
+      keepReasons(treeId, {})
       setNote('')
       setVoucher('')
       queries.setQueryData(benchQuery(surveyId, treeId).queryKey, answer)
@@ -70,7 +70,8 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
         queryKey: ['surveys', surveyId],
         predicate: ({ queryKey }) => queryKey[2] !== 'trees',
       })
-      onDone()
+      const signed = answer.determinations.find((one) => one.observer === observer && !one.superseded)
+      if (signed) onDone(signed)
     },
     onError: () => queries.invalidateQueries(benchQuery(surveyId, treeId)),
   })
@@ -90,7 +91,7 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
   const giveReason = (id: string, text: string) => {
     const given = { ...reasons, [id]: text }
     setReasons(given)
-    keep(reasonsKey, given)
+    keepReasons(treeId, given)
   }
   const toggle = (id: string) =>
     setConfirming(confirming.includes(id) ? confirming.filter((one) => one !== id) : [...confirming, id])
@@ -141,13 +142,7 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
               />
             </label>
           ))}
-          <Conditions
-            sheet={sheet}
-            judgement={judgement}
-            hasPhoto={bench.photos.length > 0}
-            voucher={voucher}
-            reasons={reasons}
-          />
+          <Conditions bench={bench} hasPhoto={bench.photos.length > 0} voucher={voucher} reasons={reasons} />
           <label className="font-semibold">
             Voucher, the label of a specimen or photo that is kept
             <input
@@ -167,8 +162,8 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
       )}
       {outcome === 'group' && (
         <p>
-          It is recorded as {sheet.fallback.commonName},{' '}
-          <span className="scientific">{sheet.fallback.scientificName}</span>.
+          It is recorded as {sheet.fallback.commonName} (
+          <span className="scientific">{sheet.fallback.scientificName}</span>).
         </p>
       )}
       <label className="font-semibold">
@@ -188,7 +183,11 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
       <Button
         type="submit"
         look="main"
-        disabled={sign.isPending || (outcome === 'come-back' && month === undefined)}
+        disabled={
+          sign.isPending ||
+          (outcome === 'come-back' && month === undefined) ||
+          (outcome === 'taxon' && bench.missing.length > 0)
+        }
         aria-keyshortcuts="Control+Enter"
       >
         Sign

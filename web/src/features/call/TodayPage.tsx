@@ -7,6 +7,7 @@ import { useSurvey } from '../../api/surveys'
 import type { Today } from '../../api/types'
 import { Notice } from '../../ui/Notice'
 import { SurveyHead } from '../../ui/SurveyHead'
+import { Term } from '../../ui/Term'
 import { Thistle } from '../../ui/Thistle'
 import { counted, monthName } from '../../ui/words'
 import { needOf } from '../review/caseWords'
@@ -65,7 +66,12 @@ function Lists({ surveyId }: { readonly surveyId: string }) {
       </List>
       <List
         title="Settle"
-        words={`Your contested calls that ${monthName(today.data.month)} can settle`}
+        words={
+          <>
+            Your contested calls that {monthName(today.data.month)} can settle, each as a{' '}
+            <Term id="thistle" />
+          </>
+        }
         shown={settle.length}
         inAll={settleInAll}
         after={<Waiting today={today.data} />}
@@ -121,7 +127,7 @@ function Lists({ surveyId }: { readonly surveyId: string }) {
 
 type ListProps = {
   readonly title: string
-  readonly words: string
+  readonly words: ReactNode
   readonly shown: number
   readonly inAll: number
   readonly after?: ReactNode

@@ -1,6 +1,7 @@
 import type { Bench, Character, NewReading } from '../../api/types'
 import { measured } from '../../ui/words'
 import type { Unsent } from './outbox'
+import { TRAITS } from './traits'
 
 /** What stands on the screen for a character: the last entry, and whether the server has it. */
 export type Entry = { readonly reading: NewReading; readonly unsent?: Unsent }
@@ -44,4 +45,17 @@ export function wordsOfReading(character: Character, reading: NewReading): strin
     .filter(({ count }) => count > 0)
     .map(({ state, count }) => (states.length > 1 ? `${count} × ${state.name}` : state.name))
     .join(', ')
+}
+
+/** How something was read, in words; what nobody said is marked as assumed. Empty: it was not seen. */
+export function mannerWords(character: Character, reading: NewReading): string {
+  if (reading.notSeen) return ''
+  return TRAITS.filter(({ of, matters }) => reading[of] || matters(character))
+    .map(({ of, assumed }) => reading[of] ?? assumedWords(assumed(character)))
+    .filter((words) => words !== '')
+    .join(', ')
+}
+
+function assumedWords(code: string | null | undefined): string {
+  return code ? `${code} (assumed)` : ''
 }

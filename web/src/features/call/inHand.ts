@@ -1,40 +1,33 @@
-import type { Bench, Character, GateItem, Sheet } from '../../api/types'
+import type { Bench, Character, Sheet } from '../../api/types'
 import type { Work } from './useWork'
 
-/** What lies in the observer's hand: an item of the gate, or a check. */
+/** What lies in the observer's hand: the gate, or a check. */
 export type InHand =
-  | { readonly kind: 'gate'; readonly id: string; readonly item: GateItem }
+  | { readonly kind: 'gate'; readonly id: string }
   | { readonly kind: 'check'; readonly id: string; readonly character: Character }
 
-const GATE = 'gate:'
+/** The address of the gate among the checks. */
+export const GATE = 'gate'
 
-/** The address of a gate item among the checks. */
-export function gateId(item: string): string {
-  return GATE + item
+/** What bears an id of the path; undefined: nothing does. */
+export function stopOf(sheet: Sheet, id: string): InHand | undefined {
+  if (id === GATE) return sheet.gate.length > 0 ? { kind: 'gate', id } : undefined
+  const character = sheet.characters.find((one) => one.id === id)
+  return character && { kind: 'check', id, character }
 }
 
-/** What is in hand: what was chosen; else the gate where it fails, or while nothing is read; else the best check. */
-export function inHand(bench: Bench, sheet: Sheet, work: Work, chosen: string | null): InHand | undefined {
-  const of = (id: string): InHand | undefined => {
-    if (id.startsWith(GATE)) {
-      const item = sheet.gate.find((one) => gateId(one.id) === id)
-      return item && { kind: 'gate', id, item }
-    }
-    const character = sheet.characters.find((one) => one.id === id)
-    return character && { kind: 'check', id, character }
-  }
-  const fromChosen = chosen ? of(chosen) : undefined
-  if (fromChosen) return fromChosen
-  const failed = sheet.gate.find((one) => work.marks.get(one.id) === false)
-  const gate = failed ?? (work.entries.size === 0 ? nextGateItem(sheet, work) : undefined)
-  const next = bench.suggested.find((one) => !work.entries.has(one.character))
-  return of(gate ? gateId(gate.id) : (next?.character ?? sheet.characters[0]?.id ?? ''))
-}
+type Stands = Pick<Work, 'entries' | 'marks'>
 
-/** The first gate item that is not marked; none once one of them fails. */
-export function nextGateItem(sheet: Sheet, work: Work): GateItem | undefined {
-  if ([...work.marks.values()].includes(false)) return undefined
-  return sheet.gate.find((one) => !work.marks.has(one.id))
+/**
+ * What to take in hand when a tree is opened: the gate where it fails, or while nothing is read and it is not looked at;
+ * else the best check. From then on only its observer changes what is in hand.
+ */
+export function firstInHand(bench: Bench, sheet: Sheet, { entries, marks }: Stands): string {
+  const fails = [...marks.values()].includes(false)
+  const toLookAt = entries.size === 0 && sheet.gate.some((one) => !marks.has(one.id))
+  if (fails || toLookAt) return GATE
+  const next = bench.suggested.find((one) => !entries.has(one.character))
+  return next?.character ?? sheet.characters[0]?.id ?? GATE
 }
 
 /** Every stop of the path in the order of the work: the gate, then the checks from far to near. */
@@ -44,7 +37,7 @@ export function stops(bench: Bench, sheet: Sheet): readonly string[] {
     (one) => !bench.outOfSeason.includes(one.id) && !isForbidden(bench, one),
   )
   return [
-    ...sheet.gate.map((one) => gateId(one.id)),
+    ...(sheet.gate.length > 0 ? [GATE] : []),
     ...zones.flatMap((zone) => now.filter((one) => one.zone === zone).map((one) => one.id)),
   ]
 }

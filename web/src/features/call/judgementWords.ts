@@ -1,9 +1,14 @@
-import type { Bench, Judgement, Sheet, SuggestedCheck } from '../../api/types'
-import { amid, counted } from '../../ui/words'
+import type { Bench, Sheet, SuggestedCheck } from '../../api/types'
+import { amid, counted, points } from '../../ui/words'
 
 /** The field name of a taxon. */
 export function taxonName(sheet: Sheet, id: string): string {
   return sheet.taxa.find((one) => one.id === id)?.commonName ?? id
+}
+
+/** What lists call a character, in at most 22 letters. */
+export function shortName(sheet: Sheet, id: string): string {
+  return sheet.characters.find((one) => one.id === id)?.shortName ?? id
 }
 
 /** The field name of a character. */
@@ -26,6 +31,13 @@ export function timesIn(chance: number): string {
   return `${tens} times in 10`
 }
 
+/** What a check does to the tree, in words. */
+export const HARM: Readonly<Record<string, string>> = {
+  none: 'no harm',
+  sample: 'a leaf or twig is taken',
+  wound: 'wounds the tree',
+}
+
 /** Why a check is suggested, in one sentence. */
 export function whyNext(sheet: Sheet, bench: Bench, next: SuggestedCheck): string {
   const character = sheet.characters.find((one) => one.id === next.character)
@@ -37,29 +49,57 @@ export function whyNext(sheet: Sheet, bench: Bench, next: SuggestedCheck): strin
       : next.chanceToSettle >= 0.03
         ? `Settles it ${timesIn(next.chanceToSettle)}`
         : 'Narrows it down'
-  const harm =
-    { none: 'no harm', sample: 'one leaf or twig taken', wound: 'wounds the tree' }[character.harm] ?? ''
+  const harm = HARM[character.harm] ?? ''
   return `${promise} · ${counted(character.minutes, 'minute')} · ${harm}`
 }
 
-/** The three rules as sentences. */
-export function ruleSentences(sheet: Sheet, bench: Bench): readonly (readonly [string, string])[] {
-  const { giveaway, quorum, balance, threshold, pointsShort } = bench.judgement
-  const deciding = decidingBalance(bench)
-  const lead = taxonName(sheet, deciding.lead)
+/** A rule of practice in one line: its word in the glossary, what it says, whether it speaks for a taxon. */
+export type RuleLine = { readonly term: string; readonly text: string; readonly speaks: boolean }
+
+/** The three rules, each in one line. */
+export function ruleLines(sheet: Sheet, bench: Bench): readonly RuleLine[] {
+  const { giveaway, quorum, balance, threshold } = bench.judgement
+  const percent = `${Math.round(threshold * 100)} %`
   return [
-    [
-      'Giveaway',
-      giveaway ? `one feature settles ${taxonName(sheet, giveaway)}` : 'no single feature decides',
-    ],
-    ['Quorum', quorum ? `enough organs agree on ${taxonName(sheet, quorum)}` : 'not enough organs agree yet'],
-    [
-      'Balance',
-      balance
-        ? `${taxonName(sheet, balance)} has the ${Math.round(threshold * 100)} % asked for`
-        : `${lead}, ${pointsShort.toFixed(1)} points short of the ${Math.round(threshold * 100)} % asked for`,
-    ],
+    {
+      term: 'giveaway',
+      text: giveaway ? `settles ${taxonName(sheet, giveaway)}` : 'no single feature decides',
+      speaks: Boolean(giveaway),
+    },
+    {
+      term: 'organs',
+      text: quorum ? `agree on ${taxonName(sheet, quorum)}` : 'not enough agree yet',
+      speaks: Boolean(quorum),
+    },
+    {
+      term: 'balance',
+      text: balance ? `${percent} for ${taxonName(sheet, balance)}` : `short of the ${percent} asked for`,
+      speaks: Boolean(balance),
+    },
   ]
+}
+
+/** How far the bar has come towards the notch: "5.5 of 9.5 points". */
+export function barWords(bench: Bench): string {
+  return `${Math.max(0, bench.pointsAsked - bench.pointsToGo).toFixed(1)} of ${bench.pointsAsked.toFixed(1)} points`
+}
+
+/** What the reading of a check did to the call, in one sentence; empty: it is not read, or not weighed here. */
+export function effectWords(bench: Bench, check: string | undefined): string {
+  const read = bench.readings.find((one) => one.reading.character === check)?.reading
+  if (!read) return ''
+  if (read.notSeen) return 'Not seen: nothing is weighed.'
+  const effect = bench.effects.find((one) => one.character === check)
+  if (!effect) return 'Kept. It tells of the place, which does not count at this tier.'
+  const now = `${barWords(bench)} now.`
+  const speaks =
+    effect.points < 0.05 ? 'It speaks for neither.' : `For ${effect.speaksFor}, ${points(effect.points)}.`
+  if (effect.backwards) {
+    return `For ${effect.speaksFor}, ${points(effect.points)}, but ${effect.gainedMore ?? 'none of these'} gained more: ${now}`
+  }
+  return effect.leadBefore
+    ? `${speaks} It leads now instead of ${effect.leadBefore}: ${now}`
+    : `${speaks} ${now}`
 }
 
 const REASONS: Readonly<Record<string, string>> = {
@@ -73,7 +113,11 @@ const REASONS: Readonly<Record<string, string>> = {
 }
 
 /** Why a call is contested, in words. */
-export function reasonWords(sheet: Sheet, code: string): string {
+export function reasonWords(
+  sheet: Sheet,
+  code: string,
+  worth: readonly { readonly character: string; readonly points: number }[] = [],
+): string {
   const [kind = '', about = ''] = code.split(':')
   if (kind === 'school') {
     return `those who trust ${about === 'field-marks' ? 'field marks' : 'close characters'} more would name another taxon`
@@ -83,34 +127,11 @@ export function reasonWords(sheet: Sheet, code: string): string {
     const item = sheet.gate.find((one) => one.id === about)
     return `it fails what every member of the group shares: ${item ? amid(item.name) : about}`
   }
+  if (kind === 'strong-contrary') {
+    const strongest = [...worth].sort((a, b) => a.points - b.points)[0]
+    if (strongest) {
+      return `${amid(shortName(sheet, strongest.character))} speaks strongly against it (${points(strongest.points)})`
+    }
+  }
   return REASONS[kind] ?? `${sheet.title}: ${code}`
-}
-
-/** A condition of the tier that is not met, in words. */
-export function needWords(sheet: Sheet, judgement: Judgement, code: string): string {
-  const [kind = '', about = ''] = code.split(':')
-  const percent = Math.round(judgement.threshold * 100)
-  const words: Readonly<Record<string, string>> = {
-    reading: 'at least one reading',
-    threshold: `${percent} % for the lead${judgement.decidedOnFeaturesAlone ? ', from the tree alone' : ''}`,
-    'features-alone': '60 % for the lead from the tree alone',
-    quorum: `${judgement.tier === 'control' ? 'three' : 'two'} organs that agree, none against`,
-    zone: 'something read in the hand, with a lens or a knife',
-    'same-lead': 'the same lead with the surroundings and without',
-    photo: 'a photo on this call, or the label of a voucher that is kept',
-    reason: `a written reason for “${checkName(sheet, about)}”`,
-    'second-observer': "a second observer's blind agreement, asked for once this is signed",
-  }
-  return words[kind] ?? code
-}
-
-/** The conditions of a tier in the order in which they are ticked off; each is met unless it is still needed. */
-export function conditionsOf(judgement: Judgement): readonly string[] {
-  const byTier: Readonly<Record<string, readonly string[]>> = {
-    tally: ['reading', 'threshold', 'features-alone'],
-    record: ['reading', 'threshold', 'quorum', 'same-lead', 'photo'],
-    control: ['reading', 'threshold', 'quorum', 'zone', 'same-lead', 'second-observer'],
-  }
-  const fixed = byTier[judgement.tier] ?? []
-  return [...fixed, ...judgement.stillNeeded.filter((code) => code.startsWith('reason:'))]
 }

@@ -132,6 +132,19 @@ export const outlookQuery = (surveyId: string, treeId: string, readings: readonl
       ),
   })
 
+/** Where to go on to from a tree; asked anew after each signature. */
+export const nextTreeQuery = (surveyId: string, treeId: string, after: string) =>
+  queryOptions({
+    queryKey: ['surveys', surveyId, 'trees', treeId, 'next', after],
+    queryFn: async ({ signal }) =>
+      dataOf(
+        await api.GET('/api/surveys/{surveyId}/trees/{treeId}/next', {
+          params: { path: { surveyId, treeId } },
+          signal,
+        }),
+      ),
+  })
+
 export async function sendDetermination(
   surveyId: string,
   treeId: string,

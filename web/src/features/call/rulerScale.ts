@@ -27,11 +27,9 @@ export type Scale = {
 
 const ROUND = [1, 2, 5]
 
-/** A ruler that holds every candidate and every value with some room at both ends. */
-export function scaleOf(character: Character, values: readonly number[]): Scale {
-  const [least, most] = outermost(character)
-  const low = Math.min(least, ...values)
-  const high = Math.max(most, ...values)
+/** A ruler that holds every candidate with some room at both ends; what is read never moves it. */
+export function scaleOf(character: Character): Scale {
+  const [low, high] = outermost(character)
   const room = Math.max(high - low, 1e-9) * 0.06
   const about = (high - low) / 8
   const power = 10 ** Math.floor(Math.log10(about || 1))
@@ -39,6 +37,18 @@ export function scaleOf(character: Character, values: readonly number[]): Scale 
   const tick = character.kind === 'count' ? Math.max(1, rough) : rough
   const step = character.kind === 'count' ? 1 : tick / 10
   return { from: Math.max(0, low - room), to: high + room, tick, step }
+}
+
+/** The mean of values as it is shown everywhere: one decimal more than the finest of them has. */
+export function meanOf(values: readonly number[]): string {
+  const decimals = Math.max(...values.map((value) => `${rounded(value)}`.split('.')[1]?.length ?? 0))
+  const sum = values.reduce((total, value) => total + value, 0)
+  return rounded(sum / values.length).toFixed(Math.min(decimals + 1, 3))
+}
+
+/** Where a value lies on a ruler, from 0 at its start to 1 at its end; what lies off it is shown at its end. */
+export function shareOn({ from, to }: Scale, value: number): number {
+  return Math.min(1, Math.max(0, (value - from) / (to - from)))
 }
 
 /** The ticks of a ruler. */

@@ -3,6 +3,7 @@ import type { Character, Sheet } from '../../api/types'
 import { Drawing } from '../../ui/Drawing'
 import { Mark } from '../../ui/Mark'
 import { OneOf } from '../../ui/OneOf'
+import { PageTitle } from '../../ui/PageTitle'
 import { amid, counted, monthRuns } from '../../ui/words'
 import { RibbonCell } from './RibbonCell'
 
@@ -30,6 +31,7 @@ export function Characters({ sheet }: { readonly sheet: Sheet }) {
   )
   return (
     <>
+      <PageTitle>{`${sheet.title}: characters`}</PageTitle>
       <h1 className="text-2xl">{sheet.title}: characters</h1>
       <p className="max-w-prose">
         {counted(sheet.characters.length, 'character')}, version {sheet.version} of the sheet. {sheet.why}

@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
 import { Mark } from '../../ui/Mark'
 import { Notice } from '../../ui/Notice'
+import { PageTitle } from '../../ui/PageTitle'
 import { MONTHS, monthName } from '../../ui/words'
 import { separationQuery } from './queries'
 import { RibbonCell } from './RibbonCell'
@@ -105,6 +106,7 @@ function Head({ sheet, month, stage }: HeadProps) {
   return (
     <>
       <header className="flex items-baseline justify-between gap-3 border-b-2 border-ink">
+        <PageTitle>{`${sheet.title}, field card`}</PageTitle>
         <h1 className="text-[14pt]">{sheet.title}</h1>
         <span>
           {monthName(month)}, {stage}; version {sheet.version}

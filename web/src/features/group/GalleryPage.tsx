@@ -7,6 +7,7 @@ import { sheetQuery } from '../../api/sheets'
 import type { Sheet } from '../../api/types'
 import { Drawing } from '../../ui/Drawing'
 import { Notice } from '../../ui/Notice'
+import { PageTitle } from '../../ui/PageTitle'
 import { measured } from '../../ui/words'
 import { outermost, valueOn } from '../call/rulerScale'
 
@@ -22,6 +23,7 @@ export function GalleryPage() {
         <Link to="/groups" className="inline-flex min-h-11 items-center font-semibold text-thistle underline">
           All groups
         </Link>
+        <PageTitle>All drawings</PageTitle>
         <h1 className="text-2xl">All drawings</h1>
         {failed && <Notice tone="wrong">{wordsOf(failed)}</Notice>}
         {sheets.some((one) => one.isPending) && <p role="status">Fetching the sheets …</p>}

@@ -6,6 +6,7 @@ import { wordsOf } from '../../api/problem'
 import { sheetQuery } from '../../api/sheets'
 import type { Sheet } from '../../api/types'
 import { Notice } from '../../ui/Notice'
+import { PageTitle } from '../../ui/PageTitle'
 import { amid } from '../../ui/words'
 import { Characters } from './Characters'
 import { FieldCard } from './FieldCard'
@@ -62,6 +63,7 @@ function Cautions({ sheet }: { readonly sheet: Sheet }) {
       .map((one) => amid(one.name))
   return (
     <>
+      <PageTitle>{`${sheet.title}: cautions`}</PageTitle>
       <h1 className="text-2xl">{sheet.title}: cautions</h1>
       <p className="mb-3 max-w-prose">
         They are shown on the Bench where they apply. Your own district’s rules come first, and control work

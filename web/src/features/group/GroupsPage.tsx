@@ -9,6 +9,7 @@ import type { Group } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Mark } from '../../ui/Mark'
 import { Notice } from '../../ui/Notice'
+import { PageTitle } from '../../ui/PageTitle'
 import { dayAndTime, monthName } from '../../ui/words'
 import { NewGroup } from '../draft/NewGroup'
 import { draftsQuery } from '../draft/queries'
@@ -36,6 +37,7 @@ export function GroupsPage() {
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4">
       <div className="mx-auto w-full max-w-5xl">
         <div className="my-2 flex flex-wrap items-center justify-between gap-3">
+          <PageTitle>Groups</PageTitle>
           <h1 className="text-2xl">Groups</h1>
           <div className="flex flex-wrap items-center gap-4">
             <Link

@@ -1,6 +1,6 @@
 import type { Character } from '../../api/types'
 import { Drawing } from '../../ui/Drawing'
-import { scaleOf, valueOn } from '../call/rulerScale'
+import { scaleOf, shareOn, valueOn } from '../call/rulerScale'
 
 const WIDTH = 200
 
@@ -14,8 +14,8 @@ type Props = {
 /** One taxon's range as a ribbon on the scale of all, with the values that were read. */
 export function RibbonCell({ character, range, values }: Props) {
   const [rarelyLow = 0, low = 0, high = 0, rarelyHigh = 0] = range
-  const scale = scaleOf(character, values)
-  const place = (value: number) => ((value - scale.from) / (scale.to - scale.from)) * WIDTH
+  const scale = scaleOf(character)
+  const place = (value: number) => shareOn(scale, value) * WIDTH
   return (
     <div className="flex items-center gap-2">
       {character.figure && (

@@ -5,7 +5,8 @@ import type { SeasonChart, Sheet } from '../../api/types'
 import { Mark } from '../../ui/Mark'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
-import { MONTHS, monthName } from '../../ui/words'
+import { PageTitle } from '../../ui/PageTitle'
+import { monthName } from '../../ui/words'
 import { seasonQuery } from './queries'
 
 const STAGES = ['seedling', 'sapling', 'pole', 'mature'].map((stage) => ({ value: stage, text: stage }))
@@ -36,6 +37,7 @@ export function Season({ sheet }: { readonly sheet: Sheet }) {
   )
   return (
     <>
+      <PageTitle>{`${sheet.title} through the year`}</PageTitle>
       <h1 className="text-2xl">{sheet.title} through the year</h1>
       <p className="max-w-prose">
         Trees of each taxon, drawn from the sheet and read by somebody who reads all that can be read that
@@ -78,11 +80,11 @@ function Chart({ sheet, season, chosen, onChoose }: ChartProps) {
                 <button
                   type="button"
                   aria-pressed={month === chosen}
-                  aria-label={`${monthName(month)}, who is taken for whom`}
                   onClick={() => onChoose(month)}
                   className="min-h-11 w-full rounded-plain border border-transparent font-semibold aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-card"
                 >
-                  {MONTHS[month - 1]?.slice(0, 3)}
+                  {monthName(month).slice(0, 3)}
+                  <span className="sr-only">: {monthName(month)}, who is taken for whom</span>
                 </button>
               </th>
             ))}
@@ -164,7 +166,7 @@ function Matrix({ sheet, month, threshold }: MatrixProps) {
               {fate.named.map((share, name) => (
                 <td
                   key={sheet.taxa[name]?.id}
-                  className={`figure px-2 py-1 text-right ${name === truth ? 'font-bold text-moss' : share > 0 ? 'font-bold text-rust-ink' : 'text-quiet'}`}
+                  className={`figure px-2 py-1 text-right ${name === truth ? 'font-bold text-moss-ink' : share > 0 ? 'font-bold text-rust-ink' : 'text-quiet'}`}
                 >
                   {Math.round(100 * share)}
                 </td>

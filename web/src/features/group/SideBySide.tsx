@@ -8,6 +8,7 @@ import { Drawing } from '../../ui/Drawing'
 import { Mark } from '../../ui/Mark'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
+import { PageTitle } from '../../ui/PageTitle'
 import { MONTHS, monthName, monthRuns } from '../../ui/words'
 import { type Entry, wordsOfReading } from '../call/entries'
 import { separationQuery } from './queries'
@@ -74,6 +75,7 @@ export function SideBySide({ sheet, month: startMonth, stage: startStage, entrie
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4 print:overflow-visible print:p-0">
       <div className="mx-auto max-w-6xl">
         <div className="print:hidden">{back}</div>
+        <PageTitle>{`${sheet.title}, side by side`}</PageTitle>
         <h1 className="text-2xl">{sheet.title}, side by side</h1>
         <p className="mb-2 hidden print:block">
           The {Math.min(rows.length, MOST_PRINTED)} characters that part them best for a {stage} tree in{' '}

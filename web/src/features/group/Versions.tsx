@@ -7,6 +7,7 @@ import type { Sheet, SheetVersionRow } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Notice } from '../../ui/Notice'
+import { PageTitle } from '../../ui/PageTitle'
 import { dayAndTime } from '../../ui/words'
 import { begin, draftsQuery } from '../draft/queries'
 import { Differences } from './Differences'
@@ -20,6 +21,7 @@ export function Versions({ sheet }: { readonly sheet: Sheet }) {
   const versions = useQuery(versionsQuery(sheet.groupId))
   return (
     <>
+      <PageTitle>{`${sheet.title}: versions`}</PageTitle>
       <h1 className="text-2xl">{sheet.title}: versions</h1>
       <p className="mb-3 max-w-prose">
         A signed call keeps the version it was signed with, and gives the same figures for ever.

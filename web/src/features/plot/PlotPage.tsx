@@ -8,6 +8,7 @@ import type { Plot, TreeRow } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
+import { PageTitle } from '../../ui/PageTitle'
 import { Sheet } from '../../ui/Sheet'
 import { counted } from '../../ui/words'
 import { ChosenTree } from './ChosenTree'
@@ -154,6 +155,7 @@ function PlotHead({ surveyId, plot, surveyClosed, stems }: HeadProps) {
   return (
     <>
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-1">
+        <PageTitle>{plot.code}</PageTitle>
         <h1 className="text-2xl">{plot.code}</h1>
         <p className="text-quiet">
           {counted(stems, 'stem')} · radius <span className="figure">{plot.radiusMetres}</span> m ·{' '}

@@ -55,7 +55,7 @@ export function StemMap({ trees, taxa, radius, chosen, onChoose, onOpen }: Props
             key={tree.id}
             id={`${id}-${tree.id}`}
             tree={tree}
-            words={`tree ${tree.tag}, ${identityOf(tree, taxa)}, ${stateOf(
+            words={`${tree.tag}${tree.groupId ? ` ${groupCode(tree.groupId)}` : ''}: tree ${tree.tag}, ${identityOf(tree, taxa)}, ${stateOf(
               tree,
               trees.find((one) => one.id === tree.cloneOf),
             )}`}

@@ -7,10 +7,11 @@ import type { CaseReader, ReviewCase, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
 import { Notice } from '../../ui/Notice'
+import { PageTitle } from '../../ui/PageTitle'
 import { Thistle } from '../../ui/Thistle'
 import { amid, dayAndTime, monthName, percent, points } from '../../ui/words'
 import { BeamPicture } from '../call/BeamPicture'
-import { wordsOfReading } from '../call/entries'
+import { mannerWords, wordsOfReading } from '../call/entries'
 import { checkName } from '../call/judgementWords'
 import { signedWords } from '../call/outcomeWords'
 import { outcomeOf, reasonOf } from './caseWords'
@@ -84,6 +85,7 @@ function FirstPage({ it, sheet }: Props) {
   return (
     <section aria-label="The call" className="print:break-after-page">
       <header className="flex items-baseline justify-between gap-4 border-b-2 border-ink pb-1">
+        <PageTitle>{`Case file of ${it.plotCode}, tree ${it.tag}`}</PageTitle>
         <h1 className="text-[17pt] whitespace-nowrap">
           {it.plotCode}, tree {it.tag}
         </h1>
@@ -288,8 +290,7 @@ function PrintedCell({ sheet, reader, character, worth }: CellProps) {
         {state?.draw && <Drawing hint={state.draw} className="size-[1.1cm] shrink-0" />}
         <span>
           {wordsOfReading(known, reading)}
-          {reading.certainty && reading.certainty !== 'sure' && `, ${reading.certainty}`}
-          {reading.material && reading.material !== 'attached' && `, ${reading.material}`}
+          {mannerWords(known, reading) !== '' && ` · ${mannerWords(known, reading)}`}
           {worth !== undefined && <strong className="figure"> {points(worth)}</strong>}
         </span>
       </span>

@@ -4,6 +4,7 @@ import { wordsOf } from '../../api/problem'
 import { sheetQuery } from '../../api/sheets'
 import type { ReviewCase } from '../../api/types'
 import { Notice } from '../../ui/Notice'
+import { PageTitle } from '../../ui/PageTitle'
 import { BlindCase } from './BlindCase'
 import { CaseTable } from './CaseTable'
 import { outcomeOf, reasonOf } from './caseWords'
@@ -33,6 +34,7 @@ export function CasePage() {
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4">
       <div className="mx-auto w-full max-w-6xl">
         <div className="mb-2 flex flex-wrap items-baseline gap-x-4 gap-y-1">
+          <PageTitle>{`Review of ${it.plotCode}, tree ${it.tag}`}</PageTitle>
           <h1 className="text-2xl">
             <Link
               to={`/surveys/${surveyId}/plots/${it.plotId}?tree=${it.treeId}`}

@@ -7,7 +7,7 @@ import { Notice } from '../../ui/Notice'
 import { Thistle } from '../../ui/Thistle'
 import { dayAndTime, percent, points } from '../../ui/words'
 import { BeamPicture } from '../call/BeamPicture'
-import { wordsOfReading } from '../call/entries'
+import { mannerWords, wordsOfReading } from '../call/entries'
 import { reasonWords, taxonName } from '../call/judgementWords'
 import { signedWords } from '../call/outcomeWords'
 import { photoAddress } from '../call/queries'
@@ -89,9 +89,7 @@ function ReaderCard({ reader, sheet }: { readonly reader: CaseReader; readonly s
         </div>
       </div>
       {sameSheet && (
-        <div className="mx-auto max-w-sm">
-          <BeamPicture sheet={sheet} beam={readerBeam(determination, judgement.decidedOnFeaturesAlone)} />
-        </div>
+        <ReadersBeam sheet={sheet} beam={readerBeam(determination, judgement.decidedOnFeaturesAlone)} />
       )}
       {judgement.reasons.length > 0 && (
         <p className="text-sm">
@@ -99,6 +97,21 @@ function ReaderCard({ reader, sheet }: { readonly reader: CaseReader; readonly s
         </p>
       )}
     </article>
+  )
+}
+
+type BeamProps = { readonly sheet: Sheet; readonly beam: ReturnType<typeof readerBeam> }
+
+/** One reader's balance, with whom its sides speak for. */
+function ReadersBeam({ sheet, beam }: BeamProps) {
+  return (
+    <figure className="mx-auto max-w-sm">
+      <figcaption className="flex justify-between gap-3 text-sm font-bold">
+        <span className="text-gold-ink">for {taxonName(sheet, beam.view.lead)}</span>
+        <span className="text-right text-slate-ink">for {taxonName(sheet, beam.against.rival)}</span>
+      </figcaption>
+      <BeamPicture sheet={sheet} beam={beam} />
+    </figure>
   )
 }
 
@@ -254,9 +267,7 @@ function ReadCell({ it, sheet, compared, reader, place }: CellProps) {
         {state?.draw && <Drawing hint={state.draw} className="size-16 shrink-0" />}
         <div className="min-w-0 leading-snug">
           <span className="font-semibold">{wordsOfReading(character, reading)}</span>
-          <span className="block text-sm text-quiet">
-            {[reading.certainty, reading.material, reading.position].filter(Boolean).join(', ')}
-          </span>
+          <span className="block text-sm text-quiet">{mannerWords(character, reading)}</span>
           {worth !== undefined && <span className="figure font-bold">{points(worth)}</span>}
           {photos.map((photo) => (
             <a

@@ -17,6 +17,26 @@ type Way = {
   readonly told: string
 }
 
+/** One way to agree for each thing that was signed, whoever signed it. */
+function agreements(it: ReviewCase): readonly Way[] {
+  const signers = new Map<string, ReviewCase['readings']>()
+  for (const reader of it.readings) {
+    const words = signedWords(reader.determination)
+    signers.set(words, [...(signers.get(words) ?? []), reader])
+  }
+  return [...signers].flatMap(([words, readers]) => {
+    const [first] = readers
+    if (!first) return []
+    return {
+      key: first.determination.id,
+      outcome: 'agree' as const,
+      stands: first.determination.id,
+      words: `Agree: ${readers.map((one) => one.observer).join(' and ')} ${words}`,
+      told: 'It stands with all names on it.',
+    }
+  })
+}
+
 /** The ways in which this observer may end the review. */
 function waysOf(it: ReviewCase): readonly Way[] {
   const own = it.readings.find((reader) => reader.mine)
@@ -32,13 +52,7 @@ function waysOf(it: ReviewCase): readonly Way[] {
           },
         ]
       : []),
-    ...it.readings.map((reader) => ({
-      key: reader.determination.id,
-      outcome: 'agree' as const,
-      stands: reader.determination.id,
-      words: `Agree: ${reader.observer} ${signedWords(reader.determination)}`,
-      told: 'It stands with all names on it.',
-    })),
+    ...agreements(it),
     ...(own
       ? [
           {

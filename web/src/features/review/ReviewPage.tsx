@@ -11,6 +11,7 @@ import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { Thistle } from '../../ui/Thistle'
+import { counted } from '../../ui/words'
 import { plotsQuery } from '../plot/queries'
 import { ageOf, needOf, REASON_CODES, reasonOf, whyNotOf } from './caseWords'
 import { queueQuery, useNews } from './queries'
@@ -116,7 +117,7 @@ function Queue({ survey }: { readonly survey: Survey }) {
       {queue.data && (
         <section aria-label="Cases">
           <p className="mb-2 text-quiet">
-            {queue.data.inAll === 0 ? 'No case' : `${queue.data.inAll} of them`}
+            {queue.data.inAll === 0 ? 'No case' : counted(queue.data.inAll, 'case')}
             {reason &&
               shown !== 'settled' &&
               '; why a tree is reviewed is not told to whoever may read it blind'}

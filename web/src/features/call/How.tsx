@@ -1,0 +1,38 @@
+import type { Character } from '../../api/types'
+import { OneOf } from '../../ui/OneOf'
+import { TRAITS } from './traits'
+import type { Manner } from './useManner'
+
+type Props = {
+  readonly character: Character
+  readonly said: Manner
+  readonly notSeen: boolean
+  readonly onSay: (how: Manner) => void
+  readonly onNotSeen: () => void
+}
+
+/** How surely, from what and from where it is read, as far as the sheet makes a difference; or that it was not seen. */
+export function How({ character, said, notSeen, onSay, onNotSeen }: Props) {
+  return (
+    <div className="flex flex-wrap gap-2">
+      {TRAITS.filter(({ matters }) => matters(character)).map(({ of, label, codes, assumed }) => (
+        <OneOf
+          key={of}
+          label={label}
+          options={codes.map((value) => ({ value, text: value }))}
+          value={notSeen ? '' : (said[of] ?? '')}
+          assumed={notSeen ? undefined : assumed(character)}
+          onChange={(value) => onSay({ [of]: value })}
+        />
+      ))}
+      <button
+        type="button"
+        aria-pressed={notSeen}
+        className="min-h-11 rounded-plain border border-ink bg-card px-3 font-semibold hover:bg-thistle-wash aria-pressed:bg-ink aria-pressed:text-card forced-colors:aria-pressed:outline-4 forced-colors:aria-pressed:outline-solid"
+        onClick={onNotSeen}
+      >
+        Not seen
+      </button>
+    </div>
+  )
+}

@@ -1,0 +1,48 @@
+/** What somebody typed as numbers, one or several. */
+export type Typed = {
+  readonly numbers: readonly number[]
+  /** the first word that is no number of 0 or more, shortened; undefined: every one is */
+  readonly wrong: string | undefined
+  /** Whether digits in one row were read as several numbers, which is shown before they are kept. */
+  readonly parted: boolean
+}
+
+/** Between which numbers every candidate lies. */
+export type Limits = readonly [least: number, most: number]
+
+const LONGEST_SHOWN = 16
+const ABSURD = 10 // times the largest that any candidate has
+
+/**
+ * Reads numbers of 0 or more with a point or a comma; a count is whole. Several stand apart, or, where all of them have as many
+ * digits as the largest that any candidate has, in one row: "32434" for five counts below ten, "1109131208" for five lengths
+ * below a hundred. A row is parted only where it would be absurd as one number and every part lies within the limits.
+ * @param text such as "12", "11,5", "11 9 13" or "1109"
+ */
+export function parseNumbers(text: string, isCount: boolean, limits?: Limits): Typed {
+  const words = text.split(/[\s;]+/).filter((word) => word !== '')
+  const numbers: number[] = []
+  let parted = false
+  for (const word of words) {
+    const plain = /^\d*[.,]?\d+$|^\d+[.,]$/.test(word)
+    const value = Number(word.replace(',', '.'))
+    if (!plain || !Number.isFinite(value) || (isCount && !Number.isInteger(value))) {
+      const shown = word.length > LONGEST_SHOWN ? `${word.slice(0, LONGEST_SHOWN)}…` : word
+      return { numbers, wrong: shown, parted }
+    }
+    const parts = limits && partsOf(word, limits)
+    if (parts) parted = true
+    numbers.push(...(parts ?? [value]))
+  }
+  return { numbers, wrong: undefined, parted }
+}
+
+/** The numbers that a row of digits holds; undefined: it is one number. */
+function partsOf(word: string, [least, most]: Limits): readonly number[] | undefined {
+  const width = `${Math.trunc(most)}`.length
+  if (!/^\d+$/.test(word) || Number(word) < ABSURD * most || word.length % width !== 0) return undefined
+  const parts = Array.from({ length: word.length / width }, (_, i) =>
+    Number(word.slice(i * width, (i + 1) * width)),
+  )
+  return parts.length > 1 && parts.every((part) => part >= least && part <= most) ? parts : undefined
+}
