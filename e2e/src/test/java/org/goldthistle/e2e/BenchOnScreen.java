@@ -10,6 +10,8 @@ import java.util.regex.Pattern;
 
 /** The Bench as an observer uses it. */
 final class BenchOnScreen {
+    private static final Pattern CHANGE = Pattern.compile("^Change");
+
     private final Page page;
 
     BenchOnScreen(Page page) {
@@ -35,12 +37,10 @@ final class BenchOnScreen {
     }
 
     BenchOnScreen month(String month) {
-        button("Change").click();
+        button(CHANGE).click();
         page.getByLabel("Month").selectOption(month);
         button("Use these").click();
-        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Circumstances"))
-                .getByText(month)
-                .waitFor();
+        page.getByRole(AriaRole.DIALOG).waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
         return this;
     }
 
@@ -72,17 +72,10 @@ final class BenchOnScreen {
         return this;
     }
 
-    /** Marks every item of the gate as one that fits, one after the other. */
+    /** Says that the tree fits all of the gate, which is in hand. */
     BenchOnScreen fitTheGate() {
-        while (button(Pattern.compile("^1 ?fits$")).isVisible()) {
-            String item = heading().innerText();
-            button(Pattern.compile("^1 ?fits$")).click();
-            page.getByRole(
-                            AriaRole.HEADING,
-                            new Page.GetByRoleOptions().setName(item).setExact(true))
-                    .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
-        }
-        return this;
+        button(Pattern.compile("^All of it fits")).click();
+        return settled();
     }
 
     /** The name of the check, or the gate item, in hand. */
@@ -138,30 +131,37 @@ final class BenchOnScreen {
     }
 
     BenchOnScreen sign(String taxon, String note) {
-        button("Sign " + taxon).click();
+        button(Pattern.compile("^Sign " + taxon)).click();
         page.getByLabel("Note").fill(note);
         page.getByRole(AriaRole.DIALOG)
                 .getByRole(
                         AriaRole.BUTTON,
                         new Locator.GetByRoleOptions().setName("Sign").setExact(true))
                 .click();
+        stay();
         signedCalls().getByText(note).waitFor();
         return this;
     }
 
+    /** Closes what is told after a signature. */
+    BenchOnScreen stay() {
+        button("Stay with this tree").click();
+        return this;
+    }
+
     BenchOnScreen tier(String tier) {
-        button("Change").click();
+        button(CHANGE).click();
         page.getByRole(AriaRole.DIALOG)
                 .getByRole(
                         AriaRole.RADIO,
                         new Locator.GetByRoleOptions().setName(tier).setExact(true))
                 .click();
-        page.getByText(tier + " · sign at").waitFor();
         button("Use these").click();
+        page.getByText(tier + " · sign at").waitFor();
         return this;
     }
 
-    /** Opens the sheet of an outcome that is signed: "Come back", "Sample", "Group only" or "Sign …". */
+    /** Opens the sheet of an outcome that is signed: "come back", "sample", "group only" or "Sign …". */
     Locator openSigning(String button) {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + button)))
                 .click();

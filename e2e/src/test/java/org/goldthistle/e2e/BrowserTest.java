@@ -2,6 +2,8 @@ package org.goldthistle.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.deque.html.axecore.args.AxeRuleOptions;
+import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
@@ -14,6 +16,7 @@ import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -30,6 +33,18 @@ abstract class BrowserTest {
             "--disable-background-networking",
             "--disable-component-update",
             "--disable-sync");
+
+    /** Rules of axe that are off unless they are asked for. */
+    private static final List<String> OFF_BY_THEMSELVES = List.of(
+            "color-contrast-enhanced",
+            "css-orientation-lock",
+            "focus-order-semantics",
+            "identical-links-same-purpose",
+            "label-content-name-mismatch",
+            "p-as-heading",
+            "table-fake-caption",
+            "target-size",
+            "td-has-header");
 
     protected Application application;
     private Playwright playwright;
@@ -77,22 +92,37 @@ abstract class BrowserTest {
         page.getByLabel("Call sign").fill(callSign);
         page.getByLabel("Passphrase").fill(Application.PASSPHRASE);
         page.getByText("Sign in", new Page.GetByTextOptions().setExact(true)).click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(callSign))
-                .waitFor();
+        page.waitForURL(address -> !address.contains("sign-in"));
+        page.getByRole(AriaRole.BANNER).waitFor();
     }
 
     protected Page signedIn(String callSign) {
         return signedIn(callSign, 1280, 800);
     }
 
+    /** A phone of its own for one observer, signed in: 390 wide, worked by touch. */
+    protected Page signedInByTouch(String callSign) {
+        Page page = stranger(asked(390, 844).setHasTouch(true).setIsMobile(true));
+        signIn(page, callSign);
+        return page;
+    }
+
     /** A browser of its own for somebody who has not signed in. */
     protected Page stranger(int width, int height) {
-        BrowserContext context = browser.newContext(new Browser.NewContextOptions()
+        return stranger(asked(width, height));
+    }
+
+    private Browser.NewContextOptions asked(int width, int height) {
+        return new Browser.NewContextOptions()
                 .setBaseURL(application.url())
                 .setViewportSize(width, height)
                 .setLocale("en-GB")
                 .setTimezoneId("UTC")
-                .setReducedMotion(ReducedMotion.REDUCE));
+                .setReducedMotion(ReducedMotion.REDUCE);
+    }
+
+    private Page stranger(Browser.NewContextOptions asked) {
+        BrowserContext context = browser.newContext(asked);
         context.setDefaultTimeout(30_000);
         contexts.add(context);
         Page page = context.newPage();
@@ -113,6 +143,27 @@ abstract class BrowserTest {
         assertThat(serious).as(page.url()).isEmpty();
     }
 
+    /** Every rule that axe has, those that it leaves off by itself too: nothing at all. */
+    protected static void assertNothingForAxe(Page page, String state) {
+        assertThat(everythingForAxe(page, state)).isEmpty();
+    }
+
+    /** Whatever axe finds with every rule on, in words. */
+    protected static List<String> everythingForAxe(Page page, String state) {
+        return new AxeBuilder(page)
+                .options(everyRule()).analyze().getViolations().stream()
+                        .map(rule -> state + ": " + words(rule))
+                        .toList();
+    }
+
+    private static AxeRunOptions everyRule() {
+        var on = new AxeRuleOptions();
+        on.setEnabled(true);
+        var options = new AxeRunOptions();
+        options.setRules(OFF_BY_THEMSELVES.stream().collect(Collectors.toMap(rule -> rule, rule -> on)));
+        return options;
+    }
+
     /** Thumbs on one bar may come close to each other; the boxes below do the same and are large enough. */
     private static boolean isOfSlidersBesideBoxes(Rule rule) {
         return rule.getId().equals("target-size")
@@ -120,7 +171,7 @@ abstract class BrowserTest {
     }
 
     private static String words(Rule rule) {
-        return rule.getId() + ": " + rule.getHelp() + " at "
+        return rule.getId() + ": " + rule.getHelp() + ", " + rule.getNodes().size() + " times, first at "
                 + rule.getNodes().get(0).getHtml();
     }
 }

@@ -9,6 +9,8 @@ import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** A sheet is changed by somebody who knows the trees. */
@@ -38,8 +40,8 @@ class EditorTest extends BrowserTest {
         thumb.press("ArrowLeft");
         org.assertj.core.api.Assertions.assertThat(sumOf(nuthatch, "small-leaved lime: "))
                 .isEqualTo(100);
-        Locator january = nuthatch.getByRole(
-                AriaRole.BUTTON, new Page.GetByRoleOptions().setName("January").setExact(true));
+        Locator january =
+                nuthatch.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("January$")));
         january.click();
         assertThat(january).hasAttribute("aria-pressed", "false");
         assertAccessible(nuthatch);
@@ -64,6 +66,30 @@ class EditorTest extends BrowserTest {
         assertThat(nuthatch.getByText("made by Nuthatch")).isVisible();
         assertThat(nuthatch.getByLabel("What is different")).containsText("0.05", PATIENTLY);
         assertAccessible(nuthatch);
+    }
+
+    @Test
+    void shares_stand_as_they_are_typed_and_what_is_left_over_is_said() {
+        Page redpoll = signedIn("Redpoll");
+        edit(redpoll, "hawthorns");
+        part(redpoll, "Bark of the stem");
+        Locator boxes =
+                redpoll.getByLabel(Pattern.compile("^common hawthorn: ")).and(redpoll.getByRole(AriaRole.TEXTBOX));
+        List<String> shares = List.of("3", "17", "80");
+
+        for (int i = 0; i < shares.size(); i++) {
+            boxes.nth(i).fill(shares.get(i));
+            boxes.nth(i).press("Tab");
+        }
+        for (int i = 0; i < shares.size(); i++) {
+            assertThat(boxes.nth(i)).hasValue(shares.get(i));
+        }
+
+        boxes.nth(2).fill("60");
+        assertThat(redpoll.getByText("20 % left over")).isVisible();
+        assertThat(boxes.nth(0)).hasValue("3");
+        redpoll.getByText("Make it 100").click();
+        assertThat(redpoll.getByText("left over")).isHidden();
     }
 
     @Test
@@ -193,7 +219,7 @@ class EditorTest extends BrowserTest {
 
     private static int sumOf(Page page, String whose) {
         int sum = 0;
-        for (Locator box : page.getByRole(AriaRole.SPINBUTTON).all()) {
+        for (Locator box : page.getByRole(AriaRole.TEXTBOX).all()) {
             String name = (String) box.evaluate("box => box.labels?.[0]?.textContent ?? ''");
             if (name.startsWith(whose)) {
                 sum += (int) Math.round(Double.parseDouble(box.inputValue()));

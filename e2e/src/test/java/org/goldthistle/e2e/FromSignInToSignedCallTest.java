@@ -24,8 +24,6 @@ import org.goldthistle.core.reading.TreeOrigin;
 import org.goldthistle.core.reading.ValuesObserved;
 import org.goldthistle.core.sheet.Habitat;
 import org.goldthistle.core.sheet.LifeStage;
-import org.goldthistle.core.sheet.Material;
-import org.goldthistle.core.sheet.Position;
 import org.goldthistle.formats.BuiltInLibrary;
 import org.goldthistle.formats.GroupSheetJson;
 import org.junit.jupiter.api.Test;
@@ -56,7 +54,7 @@ class FromSignInToSignedCallTest extends BrowserTest {
         Balance core = coreSays();
         assertThat(bench.candidate("silver birch")).containsText(percent(core.posterior(0)));
         assertThat(bench.candidate("downy birch")).containsText(percent(core.posterior(1)));
-        assertThat(bench.candidate("None of these")).containsText(percent(core.noneOfThese()));
+        assertThat(bench.candidate("none of these")).containsText(percent(core.noneOfThese()));
         assertThat(bench.points("the surroundings"))
                 .containsText(points(core.surroundingsPoints(core.lead(), core.rival())));
         assertThat(bench.points("How the outer twigs hang"))
@@ -91,6 +89,7 @@ class FromSignInToSignedCallTest extends BrowserTest {
         assertThat(reasons).containsText("version 1 of the sheet");
         assertThat(reasons).containsText("11, 9, 13 mm");
         assertThat(reasons).containsText("2 × ");
+        assertThat(reasons).containsText("sure (assumed)");
         assertThat(reasons).containsText("The same figures come out of this record today.");
         assertAccessible(page);
     }
@@ -99,9 +98,9 @@ class FromSignInToSignedCallTest extends BrowserTest {
     private static Balance coreSays() {
         GroupModel model = GroupModel.of(GroupSheetJson.read(BuiltInLibrary.sheetText("birches")));
         List<Observation> observations = List.of(
-                reading("crown-twigs", new StatesObserved(List.of("hanging")), Certainty.FAIRLY, false),
-                reading("leaf-teeth", new StatesObserved(List.of("double", "double")), Certainty.SURE, true),
-                reading("dft", new ValuesObserved(List.of(11.0, 9.0, 13.0)), Certainty.SURE, true),
+                reading("crown-twigs", new StatesObserved(List.of("hanging")), Certainty.FAIRLY),
+                reading("leaf-teeth", new StatesObserved(List.of("double", "double")), Certainty.ASSUMED),
+                reading("dft", new ValuesObserved(List.of(11.0, 9.0, 13.0)), Certainty.ASSUMED),
                 new NotSeen("catkin-scale-lobes"));
         var context = new Context(
                 9,
@@ -115,13 +114,9 @@ class FromSignInToSignedCallTest extends BrowserTest {
                 .withSurroundings();
     }
 
-    private static Reading reading(String character, Observed observed, Certainty certainty, boolean fromCrown) {
-        return new Reading(
-                character,
-                observed,
-                certainty,
-                fromCrown ? Optional.of(Material.ATTACHED) : Optional.empty(),
-                fromCrown ? Optional.of(Position.SUN) : Optional.empty());
+    /** What nobody said of material and position is not stored. */
+    private static Reading reading(String character, Observed observed, Certainty certainty) {
+        return new Reading(character, observed, certainty, Optional.empty(), Optional.empty());
     }
 
     /** As the screen writes a share. */
@@ -133,7 +128,7 @@ class FromSignInToSignedCallTest extends BrowserTest {
         if (figure > 99.9) {
             return "> 99.9 %";
         }
-        return String.format(Locale.ROOT, figure < 10 || figure > 90 ? "%.1f %%" : "%.0f %%", figure);
+        return String.format(Locale.ROOT, "%.1f %%", figure);
     }
 
     /** As the screen writes points. */

@@ -31,7 +31,8 @@ class GroupTest extends BrowserTest {
         assertAccessible(dipper);
 
         page(dipper, "Season");
-        Locator july = dipper.getByLabel("July, who is taken for whom");
+        Locator july =
+                dipper.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("July, who is taken for whom"));
         july.click();
         assertThat(july).hasAttribute("aria-pressed", "true");
         assertThat(dipper.getByText("Who is taken for whom in July")).isVisible();

@@ -25,12 +25,15 @@ class OutcomesTest extends BrowserTest {
         look(bench.takeUp("Resin warts"), "warts thick on the twig", 2);
         assertThat(bench.contested()).containsText("those who trust close characters more would name another taxon");
 
-        Locator sheet = bench.openSigning("Come back");
+        Locator sheet = bench.openSigning("come back");
         sheet.getByLabel(Pattern.compile("^July")).check();
         assertAccessible(siskin);
         sign(sheet);
+        assertThat(sheet).containsText(Pattern.compile("Signed: back in July 20\\d\\d"));
+        assertThat(sheet).containsText("on your list again in July");
+        bench.stay();
 
-        assertThat(bench.signedCalls()).containsText("Siskin comes back in July");
+        assertThat(bench.signedCalls()).containsText("Siskin comes back in July 20");
         siskin.getByText("Kettle Moss 07").click();
         assertThat(siskin.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Chosen tree")))
                 .containsText("come back in July");
@@ -61,6 +64,7 @@ class OutcomesTest extends BrowserTest {
         Locator sheet = bench.openSigning("Sign common lime");
         assertThat(sheet).containsText("a photo on this call, or the label of a voucher that is kept, met");
         sign(sheet);
+        bench.stay();
 
         assertThat(bench.signedCalls()).containsText("Dipper signed common lime");
     }
@@ -79,32 +83,37 @@ class OutcomesTest extends BrowserTest {
     }
 
     @Test
-    void a_control_call_names_what_is_missing_and_is_refused() {
+    void a_control_call_names_what_is_missing_and_cannot_be_signed() {
         Page dipper = signedIn("Dipper");
         BenchOnScreen bench = BenchOnScreen.open(dipper, 24).month("September").tier("control");
         bench.takeUp("Hairs on one-year twigs").see("velvety all along").settled();
 
-        Locator sheet = bench.openSigning("Sign downy birch");
+        assertThat(bench.button(Pattern.compile("^Not yet: 99 % for downy birch")))
+                .isVisible();
+        Locator sheet = bench.openSigning("Not yet");
         Locator conditions = sheet.getByRole(AriaRole.REGION, new Locator.GetByRoleOptions().setName("Conditions"));
         assertThat(conditions)
-                .containsText("a second observer's blind agreement, asked for once this is signed, still missing");
-        assertThat(conditions).containsText("at least one reading, met");
-        sign(sheet);
-
-        assertThat(sheet.getByRole(AriaRole.ALERT)).containsText("Still needed:");
-        assertThat(sheet.getByRole(AriaRole.ALERT)).containsText("quorum");
+                .containsText("a second observer’s blind agreement, asked for once this is signed, still missing");
+        assertThat(conditions).containsText("one character read, met");
+        assertThat(conditions).containsText("three organs that agree, none against: one agrees so far");
+        assertThat(sheet.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Sign").setExact(true)))
+                .isDisabled();
     }
 
     @Test
-    void the_best_next_check_is_offered_with_its_reason() {
+    void what_to_look_at_next_is_offered_with_its_reason() {
         Page redpoll = signedIn("Redpoll");
         BenchOnScreen bench = BenchOnScreen.open(redpoll, 23).month("September");
 
         bench.takeUp("Ground right under the stem");
 
-        assertThat(redpoll.getByText(Pattern.compile("Best next: ."))).isVisible();
-        redpoll.getByText("Take it up").click();
-        assertThat(redpoll.getByText(Pattern.compile("^Best next\\."))).isVisible();
+        assertThat(redpoll.getByText(Pattern.compile("^Look next: .+ minutes? · ")))
+                .isVisible();
+        bench.button(Pattern.compile("^take it up")).click();
+        assertThat(redpoll.getByText(Pattern.compile("^Look next: this one\\.")))
+                .isVisible();
     }
 
     @Test

@@ -17,14 +17,26 @@ final class PlotOnScreen {
 
     /** A plot of the demo, from the list of plots. */
     static PlotOnScreen open(Page page, String code) {
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Plots"))
-                .click();
+        toPlots(page);
         page.getByText(code).click();
         page.getByRole(
                         AriaRole.HEADING,
                         new Page.GetByRoleOptions().setName(code).setLevel(1))
                 .waitFor();
         return new PlotOnScreen(page);
+    }
+
+    /** The page of plots; on a phone the pages are behind the menu. */
+    static void toPlots(Page page) {
+        Locator menu = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Menu"));
+        if (menu.isVisible()) {
+            menu.click();
+            page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Plots"))
+                    .click();
+        } else {
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Plots"))
+                    .click();
+        }
     }
 
     /** Types a line of quick entry without entering it. */
@@ -67,7 +79,9 @@ final class PlotOnScreen {
     /** The mark of a tree on the map. */
     Locator mark(int tag) {
         return map().getByRole(
-                        AriaRole.OPTION, new Locator.GetByRoleOptions().setName(Pattern.compile("^tree " + tag + ",")));
+                        AriaRole.OPTION,
+                        new Locator.GetByRoleOptions()
+                                .setName(Pattern.compile("^" + tag + "\\b.*: tree " + tag + ",")));
     }
 
     Locator chosen() {

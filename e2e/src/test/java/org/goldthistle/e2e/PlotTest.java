@@ -151,8 +151,12 @@ class PlotTest extends BrowserTest {
                         "text/csv",
                         "plot,tag,azimuth,distance,dbh cm,species\nSallow Beck 09,1,20,4,21.4,Quercus robur\n"
                                 .getBytes(StandardCharsets.UTF_8)));
+        redpoll.getByLabel("dbh cm is taken for").selectOption("not taken over");
+        redpoll.getByLabel("dbh cm is taken for").selectOption("diameter");
+        redpoll.getByLabel("Unit of dbh cm").selectOption("cm");
         redpoll.getByText("Check every row").click();
-        redpoll.getByText("Store all of it").click();
+        redpoll.getByText("Store all of it in Kettle Moss round, Tarnholt Forest, season 2026")
+                .click();
         assertThat(redpoll.getByText("Stored: 1 new plot and 1 tree.")).isVisible();
 
         PlotOnScreen plot = PlotOnScreen.open(redpoll, "Sallow Beck 09");
@@ -204,7 +208,6 @@ class PlotTest extends BrowserTest {
         linnet.getByLabel("Passphrase").fill(Application.PASSPHRASE);
         linnet.getByLabel("The same again").fill(Application.PASSPHRASE);
         linnet.getByText("Choose it, and sign in").click();
-        signIn(linnet, "Linnet");
 
         assertThat(linnet.getByText("Today, Linnet")).isVisible();
         assertThat(linnet.getByText("Kettle Moss round")).hasCount(1);

@@ -46,7 +46,7 @@ class Screenshots extends BrowserTest {
         bench.openSigning("Sign silver birch").waitFor();
         shoot(dipper, "signing");
         dipper.keyboard().press("Escape");
-        bench.openSigning("Come back").getByText("September").waitFor();
+        bench.openSigning("come back").getByText("September").waitFor();
         shoot(dipper, "come-back");
         dipper.keyboard().press("Escape");
         bench.sign("silver birch", "Slow-grown twigs, so fewer warts than usual.");
@@ -67,8 +67,7 @@ class Screenshots extends BrowserTest {
         siskin.getByText("Slow-grown twigs").click();
         shoot(siskin, "signed-call");
         siskin.keyboard().press("Escape");
-        siskin.getByText("Groups").first().click();
-        siskin.getByText("All drawings").click();
+        siskin.navigate("/drawings");
         siskin.getByText("hawthorns").first().click();
         siskin.waitForTimeout(500);
         shoot(siskin, "drawings");

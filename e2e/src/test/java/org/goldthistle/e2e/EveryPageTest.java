@@ -1,0 +1,75 @@
+package org.goldthistle.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Every page but the Bench, in every light: nothing for axe with every rule on, and nothing off the side of a phone. */
+class EveryPageTest extends BrowserTest {
+    private static final String SURVEY = "/surveys/" + BenchOnScreen.demoId("survey Tarnholt");
+    private static final String PLOT = "/plots/" + BenchOnScreen.demoId("plot Kettle Moss 07");
+    private static final List<String> PAGES = List.of(
+            "/today",
+            "/plots",
+            SURVEY + PLOT,
+            SURVEY + "/settings",
+            SURVEY + "/exchange",
+            "/review",
+            "/quality",
+            "/people",
+            "/groups",
+            "/groups/birches",
+            "/groups/birches/season",
+            "/groups/birches/characters",
+            "/groups/birches/card",
+            "/groups/birches/cautions",
+            "/groups/limes/versions");
+
+    private static final List<String> LEADS_ONLY = List.of(SURVEY + "/settings", "/people");
+
+    @ParameterizedTest
+    @ValueSource(strings = {"day", "dusk", "sun"})
+    void every_page_has_nothing_for_axe(String light) {
+        Page lead = signedIn("Treecreeper");
+        lead.evaluate("(light) => localStorage.setItem('goldthistle.theme', JSON.stringify(light))", light);
+        List<String> found = new ArrayList<>();
+        for (String address : PAGES) {
+            open(lead, address);
+            assertThat(lead.locator("html")).hasAttribute("data-theme", light);
+            found.addAll(everythingForAxe(lead, address));
+        }
+
+        org.assertj.core.api.Assertions.assertThat(found).as(light).isEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"Treecreeper", "Dipper"})
+    void no_page_runs_off_the_side_of_a_phone(String observer) {
+        Page phone = signedInByTouch(observer);
+        List<String> wide = new ArrayList<>();
+        for (String address : PAGES) {
+            if (!observer.equals("Treecreeper") && LEADS_ONLY.contains(address)) {
+                continue;
+            }
+            open(phone, address);
+            Object over = phone.evaluate("() => document.documentElement.scrollWidth - window.innerWidth");
+            if (!over.equals(0)) {
+                wide.add(address + " by " + over + " px");
+            }
+        }
+
+        org.assertj.core.api.Assertions.assertThat(wide).isEmpty();
+    }
+
+    private static void open(Page page, String address) {
+        page.navigate(address);
+        page.getByRole(AriaRole.HEADING).first().waitFor();
+        page.waitForFunction("() => ![...document.querySelectorAll('[role=status]')]"
+                + ".some((one) => /^(One moment|Fetching|Looking)/.test(one.textContent.trim()))");
+    }
+}

@@ -1,0 +1,179 @@
+package org.goldthistle.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Pattern;
+import org.goldthistle.core.sheet.DiagnosticCharacter;
+import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.NumberScale;
+import org.goldthistle.core.sheet.Range;
+import org.goldthistle.core.sheet.RangeProfile;
+import org.goldthistle.core.sheet.StateProfile;
+import org.goldthistle.core.sheet.StateScale;
+import org.goldthistle.formats.BuiltInLibrary;
+import org.goldthistle.formats.GroupSheetJson;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** From an opened tree to a signed call in five checks, each look taken, nothing skipped; every press is counted. */
+class WalkTest extends BrowserTest {
+    private static final int CHECKS = 5;
+
+    private int presses;
+    private int pressesOneByOne; // with a press for each look, each item of the gate and each way out of a field
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource({"birches, 23, pendula, Dipper", "larches, 38, decidua, Dipper", "sallows, 9, caprea, Dipper"})
+    void by_keys(String group, int tag, String taxon, String observer) {
+        GroupSheet sheet = GroupSheetJson.read(BuiltInLibrary.sheetText(group));
+        Page page = signedIn(observer);
+        BenchOnScreen bench = BenchOnScreen.open(page, tag).month("September");
+        presses = 0;
+        pressesOneByOne = sheet.gate().size();
+
+        press(page, "a");
+        for (int i = 0; i < CHECKS; i++) {
+            press(page, "n");
+            pressesOneByOne++;
+            readByKeys(page, character(sheet, bench), taxon);
+            bench.settled();
+        }
+        signByKeys(page);
+
+        report(group + " by keys");
+        assertThat(presses).isLessThan(pressesOneByOne);
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource({"birches, 23, pendula, Wren", "larches, 38, decidua, Wren", "sallows, 9, caprea, Wren"})
+    void by_touch_on_a_phone(String group, int tag, String taxon, String observer) {
+        GroupSheet sheet = GroupSheetJson.read(BuiltInLibrary.sheetText(group));
+        Page phone = signedInByTouch(observer);
+        BenchOnScreen bench = BenchOnScreen.open(phone, tag).month("September");
+        presses = 0;
+        pressesOneByOne = sheet.gate().size();
+
+        tap(bench.button(Pattern.compile("^All of it fits")));
+        for (int i = 0; i < CHECKS; i++) {
+            tap(bench.button(Pattern.compile("^take it up")));
+            pressesOneByOne++;
+            readByTouch(phone, bench, character(sheet, bench), taxon);
+            bench.settled();
+        }
+        tap(bench.button(Pattern.compile("not yet|can be signed")));
+        Locator sign = bench.button(Pattern.compile("^(Sign|Not yet)"));
+        assertThat(sign).isInViewport(); // in the thumb's reach, without scrolling
+        tap(sign);
+        phone.getByRole(AriaRole.DIALOG).waitFor();
+        pressesOneByOne += 2;
+
+        report(group + " by touch");
+        assertThat(presses).isLessThan(pressesOneByOne);
+    }
+
+    private void readByKeys(Page page, DiagnosticCharacter character, String taxon) {
+        int looks = character.replication().replicates();
+        if (character.scale() instanceof StateScale states) {
+            press(page, String.valueOf(1 + likeliest(character, states, taxon)));
+            if (looks > 1) {
+                press(page, "a");
+            }
+            pressesOneByOne += looks;
+        } else {
+            String number = middle(character, taxon);
+            boolean inOneRow = number.matches("\\d+") && looks > 1;
+            String typed = inOneRow
+                    ? padded(character, number).repeat(looks)
+                    : (number + " ").repeat(looks).strip();
+            for (char one : typed.toCharArray()) {
+                press(page, one == ' ' ? "Space" : String.valueOf(one)); // the letter that goes on takes them
+            }
+            pressesOneByOne += looks * (number.length() + 1);
+        }
+    }
+
+    /** With as many digits as the largest that any candidate has. */
+    private static String padded(DiagnosticCharacter character, String number) {
+        double most = character.profiles().values().stream()
+                .mapToDouble(profile -> ((RangeProfile) profile).range().rarelyHigh())
+                .max()
+                .orElseThrow();
+        int width = String.valueOf((long) most).length();
+        return "0".repeat(Math.max(0, width - number.length())) + number;
+    }
+
+    private void readByTouch(Page phone, BenchOnScreen bench, DiagnosticCharacter character, String taxon) {
+        int looks = character.replication().replicates();
+        if (character.scale() instanceof StateScale states) {
+            tap(phone.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("States"))
+                    .getByRole(AriaRole.BUTTON)
+                    .nth(likeliest(character, states, taxon)));
+            if (looks > 1) {
+                tap(bench.button("all alike"));
+            }
+            pressesOneByOne += looks;
+        } else {
+            Locator ruler = phone.locator("main svg.cursor-crosshair");
+            for (int i = 0; i < looks; i++) {
+                tap(ruler); // its middle: a touch a leaf
+            }
+            pressesOneByOne += 1 + looks * (middle(character, taxon).length() + 1); // into the field, digits, Enter
+        }
+    }
+
+    private void signByKeys(Page page) {
+        press(page, "g");
+        page.getByRole(AriaRole.DIALOG).waitFor();
+        press(page, "Control+Enter");
+        pressesOneByOne += 2;
+    }
+
+    private void press(Page page, String key) {
+        page.keyboard().press(key);
+        presses++;
+    }
+
+    private void tap(Locator target) {
+        target.tap();
+        presses++;
+    }
+
+    private void report(String walk) {
+        System.out.printf(
+                Locale.ROOT,
+                "%s: %d presses, %d one by one, %.0f %% fewer%n",
+                walk,
+                presses,
+                pressesOneByOne,
+                100.0 * (pressesOneByOne - presses) / pressesOneByOne);
+    }
+
+    private static DiagnosticCharacter character(GroupSheet sheet, BenchOnScreen bench) {
+        String name = bench.heading().innerText();
+        return sheet.characters().stream()
+                .filter(one -> one.name().equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static int likeliest(DiagnosticCharacter character, StateScale states, String taxon) {
+        StateProfile profile = (StateProfile) character.profiles().get(taxon);
+        List<Double> shares = states.states().stream()
+                .map(state -> profile.frequency(state.id()))
+                .toList();
+        return shares.indexOf(shares.stream().max(Double::compare).orElseThrow());
+    }
+
+    private static String middle(DiagnosticCharacter character, String taxon) {
+        Range range = ((RangeProfile) character.profiles().get(taxon)).range();
+        double middle = (range.usuallyLow() + range.usuallyHigh()) / 2;
+        boolean whole = ((NumberScale) character.scale()).isCount() || middle >= 3;
+        return whole ? String.valueOf(Math.round(middle)) : String.format(Locale.ROOT, "%.1f", middle);
+    }
+}
