@@ -85,7 +85,7 @@ take_shots() {
   need_chromium
   with_test_database maven -pl e2e -am verify -Dtest=Screenshots -Dsurefire.failIfNoSpecifiedTests=false \
     -Dgoldthistle.shots="$ROOT/docs/screenshots"
-  (cd "$ROOT/web" && node gallery.mjs)
+  (cd "$ROOT/web" && node gallery.mjs && node glossary.mjs)
   say "the pictures are in docs/screenshots, all drawings in docs/gallery"
 }
 

@@ -85,7 +85,10 @@ serve() {
     while answers_on "$port"; do port=$((port + 1)); done
     if serve_launch "$name" "$port"; then break; fi
     # somebody took the port between the probe and the bind
-    grep -q "already in use" "$STATE/$name.log" || die "the server did not start; its log is .goldthistle/$name.log"
+    if ! serve_port_was_taken "$name"; then
+      tail -15 "$STATE/$name.log" >&2
+      die "the server did not start; its log is .goldthistle/$name.log"
+    fi
     port=$((port + 1))
   done
   echo "$wanted" >"$STATE/$name.started"
@@ -119,9 +122,14 @@ serve_tls() {
   export SERVER_SSL_KEYSTORE=$store SERVER_SSL_KEYSTOREPASSWORD
 }
 
-# serve_launch NAME PORT: true once it answers as healthy
+serve_port_was_taken() { grep -q "already in use" "$STATE/$1.log"; }
+
+# serve_doing NAME: what the server said last that it does
+serve_doing() { sed -n 's/^[^ ]* *INFO  *[^:]* : //p' "$STATE/$1.log" | tail -1 | cut -c1-90; }
+
+# serve_launch NAME PORT: true once it answers as healthy; it is waited for as long as it works, however slow the machine
 serve_launch() {
-  local name=$1 port=$2 pid deadline
+  local name=$1 port=$2 pid told=$SECONDS
   SERVER_ADDRESS=$BIND SERVER_PORT=$port nohup setsid java -Xms48m -Xmx160m -Xss512k -XX:+UseSerialGC \
     -XX:MaxMetaspaceSize=160m -XX:ReservedCodeCacheSize=64m -XX:+ExitOnOutOfMemoryError \
     -jar "$JAR" >"$STATE/$name.log" 2>&1 </dev/null &
@@ -130,14 +138,15 @@ serve_launch() {
   local host=127.0.0.1
   if [[ $BIND != 127.0.0.1 && $BIND != 0.0.0.0 ]]; then host=$BIND; fi
   echo "$SCHEME://$host:$port" >"$STATE/$name.url"
-  deadline=$((SECONDS + 90))
-  while ((SECONDS < deadline)); do
+  while kill -0 $pid 2>/dev/null; do
     if serve_is_healthy "$name"; then return 0; fi
-    if ! kill -0 $pid 2>/dev/null; then break; fi
+    if ((SECONDS - told >= 10)); then
+      told=$SECONDS
+      say "still starting: $(serve_doing "$name")"
+    fi
     sleep 0.3
   done
   serve_kill "$name"
-  tail -15 "$STATE/$name.log" >&2
   return 1
 }
 
