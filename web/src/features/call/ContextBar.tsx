@@ -57,6 +57,8 @@ export function ContextBar({ bench, sheet, waiting }: Props) {
               <strong role="status" className="text-rust-ink">
                 {waiting} {waiting === 1 ? 'entry' : 'entries'} not sent yet
               </strong>
+            ) : bench.blind ? (
+              <strong>Blind reading: what others made of it is kept from you until you sign</strong>
             ) : tree.stems > 1 ? (
               `${tree.stems} stems of one clone`
             ) : (
