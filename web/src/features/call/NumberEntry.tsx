@@ -1,5 +1,5 @@
 import { X } from 'lucide-react'
-import { type FormEvent, type KeyboardEvent, useEffect, useRef, useState } from 'react'
+import { type FormEvent, type KeyboardEvent, useRef, useState } from 'react'
 import { useKeptText } from '../../api/kept'
 import type { Character, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
@@ -31,10 +31,6 @@ export function NumberEntry({ sheet, character, values, covered, draftKey, onCha
   const [last, setLast] = useState<Said>()
   const said = last?.text === text && last.count === values.length ? last : undefined
   const field = useRef<HTMLInputElement>(null)
-  const list = useRef<HTMLUListElement>(null)
-  useEffect(() => {
-    if (list.current && values.length > 0) list.current.scrollLeft = list.current.scrollWidth // the last one is seen
-  }, [values.length])
   const isCount = character.kind === 'count'
   const limits = outermost(character)
   const start = (digit: string) => () => {
@@ -129,7 +125,6 @@ export function NumberEntry({ sheet, character, values, covered, draftKey, onCha
             `${values.length} of ${character.replicates} so far${values.length > 1 ? `, mean ${meanOf(values)}` : ''}`}
         </p>
         <ul
-          ref={list}
           aria-label="Values"
           tabIndex={-1}
           className="flex h-12 items-center gap-1.5 overflow-x-auto overflow-y-hidden max-sm:col-span-2"

@@ -17,13 +17,16 @@ class NothingMovesTest extends BrowserTest {
     private static final int ENTRIES = Integer.getInteger("goldthistle.entries", 16); // for each group and width
     private static final int ENTRIES_A_CHECK = 4;
 
-    /** Where everything that can be touched lies in the window; each is known by an attribute that it keeps. */
+    /** Where everything that a finger reaches now lies in the window; each is known by an attribute that it keeps. */
     private static final String TARGETS = "() => Object.fromEntries([...document.querySelectorAll("
             + "'button, a, input, textarea, summary, [role=radio]')].map((one, i) => {"
             + " one.dataset.target ??= crypto.randomUUID();"
             + " const box = one.getBoundingClientRect();"
             + " return [one.dataset.target, [box.x, box.y, box.bottom, one.textContent.slice(0, 40)]] })"
-            + ".filter(([, [x, y, bottom]]) => bottom > 0 && y < innerHeight && x < innerWidth))";
+            + ".filter(([id, [x, y]]) => { const one = document.querySelector(`[data-target='${id}']`);"
+            + " const box = one.getBoundingClientRect();"
+            + " const hit = document.elementFromPoint(x + box.width / 2, y + box.height / 2);"
+            + " return hit !== null && one.contains(hit) }))";
 
     /** The names of those that lie elsewhere than before. */
     private static final String MOVED = "(before) => { const now = (" + TARGETS + ")();"
