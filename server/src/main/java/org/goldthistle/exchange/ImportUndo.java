@@ -24,7 +24,11 @@ class ImportUndo {
 
     /** @throws Problem if something of it was touched meanwhile */
     void run(UUID importId, UUID surveyId, UUID observerId, String name) {
-        // nobody touches one of them between the look and the deed
+        // nobody touches one of them, or adds a tree to its plots, between the look and the deed
+        jdbc.sql("select id from plot where imported_by = ? order by id for update")
+                .param(importId)
+                .query(UUID.class)
+                .list();
         jdbc.sql("select id from tree where imported_by = ? order by id for update")
                 .param(importId)
                 .query(UUID.class)
