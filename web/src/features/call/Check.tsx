@@ -51,18 +51,22 @@ export function Check({ bench, sheet, character, work, cover, onSideBySide }: Pr
     wounds && !bench.cautionRead && !work.unsent.some((one) => one.entered.kind === 'caution')
   const closed = cautionOpen || (isForbidden(bench, character) && !entry)
   const several = character.replicates > 1
-  const put = (seen: Pick<NewReading, 'states' | 'values'>, how: Manner = said) => {
+  // what is only corrected keeps the month that it was read in; what is seen anew is of this visit
+  const put = (
+    seen: Pick<NewReading, 'states' | 'values'>,
+    { how = said, month }: { how?: Manner; month?: number | null | undefined } = {},
+  ) => {
     const isNothing = !seen.states?.length && !seen.values?.length
     work.record(
       isNothing
         ? { character: character.id, notSeen: false, withdrawn: true }
-        : { character: character.id, notSeen: false, ...seen, ...how },
+        : { character: character.id, notSeen: false, ...seen, ...how, ...(month ? { month } : {}) },
     )
     if (!isNothing) setManner({})
   }
   const say = (how: Manner) =>
     hasSeen
-      ? put(states.length > 0 ? { states } : { values }, { ...said, ...how })
+      ? put(states.length > 0 ? { states } : { values }, { how: { ...said, ...how }, month: read?.month })
       : setManner({ ...manner, ...how })
   const seeState = (id: string) => put({ states: several ? [...states, id] : [id] })
   const allAlike = () => {
@@ -121,7 +125,7 @@ export function Check({ bench, sheet, character, work, cover, onSideBySide }: Pr
             <SoFar
               character={character}
               seen={states}
-              onChange={(changed) => put({ states: changed })}
+              onChange={(changed) => put({ states: changed }, { month: read?.month })}
               onAllAlike={allAlike}
             />
           </>
@@ -133,7 +137,8 @@ export function Check({ bench, sheet, character, work, cover, onSideBySide }: Pr
             values={values}
             covered={cover.on && !hasSeen}
             draftKey={`draft.${bench.tree.id}.${character.id}`}
-            onChange={(changed) => put({ values: changed })}
+            onAdd={(added) => put({ values: [...values, ...added] })}
+            onTakeOut={(i) => put({ values: values.filter((_, j) => j !== i) }, { month: read?.month })}
           />
         )}
         <How

@@ -28,11 +28,14 @@ export function ContextBar({ bench, sheet, waiting }: Props) {
   const [open, setOpen] = useState(false)
   const { month, stage, origin, habitat } = bench.circumstances
   const { tree, judgement } = bench
-  const old = month !== bench.thisMonth
+  const before = [...new Set(bench.readings.flatMap(({ reading }) => reading.month ?? []))]
+  const otherwise = month !== bench.thisMonth
   const said = [
-    old
-      ? `${bench.readings.length > 0 ? 'read in ' : ''}${monthName(month)}, now ${monthName(bench.thisMonth)}`
-      : monthName(month),
+    otherwise
+      ? `entered for ${monthName(month)}, now ${monthName(bench.thisMonth)}`
+      : before.length > 0
+        ? `read in ${before.map(monthName).join(' and ')}, now ${monthName(month)}`
+        : monthName(month),
     stage,
     origin === 'unknown' ? 'wild or planted?' : origin,
     `${judgement.tier} · sign at ${Math.round(judgement.threshold * 100)} %`,
@@ -73,7 +76,7 @@ export function ContextBar({ bench, sheet, waiting }: Props) {
           {said.map((one, i) => (
             <li
               key={one}
-              className={`${i === 0 && old ? 'font-bold text-rust-ink' : ''} not-last:after:content-[","]`}
+              className={`${i === 0 && otherwise ? 'font-bold text-rust-ink' : i === 0 && before.length > 0 ? 'font-bold' : ''} not-last:after:content-[","]`}
             >
               {one}
             </li>

@@ -17,7 +17,9 @@ type Props = {
   /** Whether the candidates' ranges are hidden. */
   readonly covered: boolean
   readonly draftKey: string
-  readonly onChange: (values: number[]) => void
+  readonly onAdd: (values: readonly number[]) => void
+  /** The place of the one to take out. */
+  readonly onTakeOut: (place: number) => void
 }
 
 /** A question or a complaint about what is typed; it goes with the text, and with the values that it was asked over. */
@@ -26,7 +28,7 @@ type Said = { readonly words: string; readonly text: string; readonly count: num
 const LONGEST = 60 // letters
 
 /** Numbers, one per leaf, cone … What is typed stays typed until it is numbers that can be kept. */
-export function NumberEntry({ sheet, character, values, covered, draftKey, onChange }: Props) {
+export function NumberEntry({ sheet, character, values, covered, draftKey, onAdd, onTakeOut }: Props) {
   const [text, setText] = useKeptText(draftKey)
   const [last, setLast] = useState<Said>()
   const said = last?.text === text && last.count === values.length ? last : undefined
@@ -61,7 +63,7 @@ export function NumberEntry({ sheet, character, values, covered, draftKey, onCha
       return false
     }
     setText('')
-    onChange([...values, ...numbers])
+    onAdd(numbers)
     return true
   }
   const submit = (event: FormEvent) => {
@@ -83,7 +85,7 @@ export function NumberEntry({ sheet, character, values, covered, draftKey, onCha
         character={character}
         values={values}
         covered={covered}
-        onDrop={(value) => onChange([...values, value])}
+        onDrop={(value) => onAdd([value])}
       />
       <div className="grid grid-cols-[auto_minmax(0,1fr)] items-start gap-x-3 gap-y-1 sm:grid-cols-[auto_auto_minmax(0,1fr)]">
         {character.figure && (
@@ -139,7 +141,7 @@ export function NumberEntry({ sheet, character, values, covered, draftKey, onCha
               <button
                 type="button"
                 aria-label={`Take back ${value}`}
-                onClick={() => onChange(values.filter((_, j) => j !== i))}
+                onClick={() => onTakeOut(i)}
                 className="grid size-11 place-items-center border-l border-line hover:bg-thistle-wash"
               >
                 <X aria-hidden className="size-4" />

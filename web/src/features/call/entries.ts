@@ -1,5 +1,5 @@
 import type { Bench, Character, NewReading } from '../../api/types'
-import { measured } from '../../ui/words'
+import { measured, monthName } from '../../ui/words'
 import type { Unsent } from './outbox'
 import { TRAITS } from './traits'
 
@@ -47,13 +47,13 @@ export function wordsOfReading(character: Character, reading: NewReading): strin
     .join(', ')
 }
 
-/** How something was read, in words; what nobody said is marked as assumed. Empty: it was not seen. */
+/** How something was read, in words; what nobody said is marked as assumed, an earlier visit by its month. Empty: it was not seen. */
 export function mannerWords(character: Character, reading: NewReading): string {
   if (reading.notSeen) return ''
-  return TRAITS.filter(({ of, matters }) => reading[of] || matters(character))
+  const manner = TRAITS.filter(({ of, matters }) => reading[of] || matters(character))
     .map(({ of, assumed }) => reading[of] ?? assumedWords(assumed(character)))
     .filter((words) => words !== '')
-    .join(', ')
+  return [...manner, ...(reading.month ? [`in ${monthName(reading.month)}`] : [])].join(', ')
 }
 
 function assumedWords(code: string | null | undefined): string {

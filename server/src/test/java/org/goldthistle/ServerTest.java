@@ -113,6 +113,47 @@ public abstract class ServerTest {
                 List.of());
     }
 
+    /** A tree of a group in a plot of its own, in the survey that all observers share. */
+    protected static void plant(Caller caller, UUID plot, UUID tree, String group) {
+        String path = surveyPath() + "/plots/" + plot;
+        caller.put(
+                        path,
+                        Map.of(
+                                "code",
+                                "Churn Edge " + plot,
+                                "latitude",
+                                55.03,
+                                "longitude",
+                                -20.38,
+                                "radiusMetres",
+                                15,
+                                "habitat",
+                                List.of(),
+                                "notes",
+                                ""))
+                .expect(200);
+        caller.put(
+                        path + "/trees/" + tree,
+                        Map.of(
+                                "tag",
+                                7,
+                                "azimuthDegrees",
+                                10,
+                                "distanceMetres",
+                                3,
+                                "diameterMillimetres",
+                                140,
+                                "stage",
+                                "mature",
+                                "origin",
+                                "wild",
+                                "conditionNotes",
+                                "",
+                                "groupId",
+                                group))
+                .expect(200);
+    }
+
     /** The address of a tree of the plot Kettle Moss 07 in the survey that all observers share. */
     protected static String treePath(int tag) {
         return surveyPath() + "/trees/" + demoId("tree " + demoId("plot Kettle Moss 07") + " " + tag);

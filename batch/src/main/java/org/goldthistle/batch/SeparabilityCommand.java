@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
@@ -74,7 +75,7 @@ final class SeparabilityCommand implements Callable<Integer> {
                 Optional.ofNullable(school),
                 noWounding ? Harm.SAMPLE : Harm.WOUND,
                 false,
-                Set.of(),
+                Map.of(),
                 Set.of());
         Separability separability = Separability.of(model, stage, terms, SpecimenLines.SEED);
         PrintWriter out = spec.commandLine().getOut();

@@ -1,6 +1,7 @@
 package org.goldthistle.bench;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
@@ -44,7 +45,7 @@ public class CoreBenchmark {
                     model, Evidence.of(model.sheet(), DrawnTrees.september(), List.of()), Optional.empty())
             .featuresAlone();
     private final PlanTerms terms =
-            new PlanTerms(Tier.RECORD.threshold(), Optional.empty(), Harm.WOUND, false, Set.of(), Set.of());
+            new PlanTerms(Tier.RECORD.threshold(), Optional.empty(), Harm.WOUND, false, Map.of(), Set.of());
     private int next;
 
     private Evidence tree() {

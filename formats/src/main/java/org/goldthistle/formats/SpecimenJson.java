@@ -10,6 +10,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
@@ -132,15 +133,16 @@ public final class SpecimenJson {
 
     private static Observation observation(JsonFields fields) {
         String character = fields.text("character");
+        OptionalInt month = fields.has("month") ? OptionalInt.of(fields.integer("month")) : OptionalInt.empty();
         if (fields.has("notSeen") && fields.flag("notSeen")) {
-            return fields.build(() -> new NotSeen(character));
+            return fields.build(() -> new NotSeen(character, month));
         }
         Observed observed = observed(fields);
         Certainty certainty =
                 fields.optionalCoded("certainty", Certainty.values()).orElse(Certainty.ASSUMED);
         Optional<Material> material = fields.optionalCoded("material", Material.values());
         Optional<Position> position = fields.optionalCoded("position", Position.values());
-        return fields.build(() -> new Reading(character, observed, certainty, material, position));
+        return fields.build(() -> new Reading(character, observed, certainty, material, position, month));
     }
 
     private static Observed observed(JsonFields fields) {

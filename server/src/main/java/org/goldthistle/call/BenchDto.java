@@ -23,7 +23,8 @@ import org.springframework.lang.Nullable;
  * @param sheetVersion number of that version
  * @param newerVersion number of the library's newest version of the sheet; null: it is read on the newest
  * @param gate marks of what every member of the group shares
- * @param readings of this observer that count, in the order of reading
+ * @param readings of this observer that count, in the order of reading; what could not be seen on an earlier visit is
+ *     not among them
  * @param photos of this observer, in the order in which they came
  * @param figures what the readings amount to
  * @param views the same, with and without the surroundings, under the sheet's weights and each school's
@@ -33,7 +34,7 @@ import org.springframework.lang.Nullable;
  * @param pointsAsked how many points the tier asks for, for the lead against everything else
  * @param pointsToGo points to go to all shares that the tier asks for, whichever is furthest; 0 or less: none
  * @param effects what each reading that the deciding balance weighs does to the call
- * @param thisMonth the month of today, 1-12; the circumstances may be those of an earlier visit
+ * @param thisMonth the month of today, 1-12; the observer may have said that this visit was in another one
  * @param ancestryCurves how likely each descent is, one for each hybrid of the sheet
  * @param thistle the call at a glance
  * @param suggested the checks that are still worth making today, the best first
@@ -97,7 +98,10 @@ record BenchDto(
                 newest.version() > call.sheet().version() ? newest.version() : null,
                 call.circumstances(),
                 call.gate().stream().map(GateMarkDto::of).toList(),
-                call.counting().stream().map(ReadingDto::of).toList(),
+                call.counting().stream()
+                        .filter(entry -> !call.isToBeLookedForAgain(entry))
+                        .map(entry -> new ReadingDto(entry.getId(), call.reading(entry), entry.recordedAt()))
+                        .toList(),
                 call.photos(),
                 Figures.of(assessment),
                 View.all(call),
@@ -226,9 +230,5 @@ record BenchDto(
     }
 
     /** A reading in the record. */
-    record ReadingDto(UUID id, NewReading reading, Instant recordedAt) {
-        static ReadingDto of(ReadingEntry entry) {
-            return new ReadingDto(entry.getId(), entry.reading(), entry.recordedAt());
-        }
-    }
+    record ReadingDto(UUID id, NewReading reading, Instant recordedAt) {}
 }

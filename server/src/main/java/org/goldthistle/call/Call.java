@@ -3,8 +3,11 @@ package org.goldthistle.call;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.time.YearMonth;
+import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.UUID;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.verdict.Tier;
@@ -29,6 +32,10 @@ class Call {
     @JdbcTypeCode(SqlTypes.ARRAY)
     private List<String> habitat;
 
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private List<Integer> earlierMonths;
+
+    private Instant visitBegunAt;
     private String tier;
     private Instant openedAt;
     private Instant takenUpAt;
@@ -44,6 +51,8 @@ class Call {
         this.groupId = sheet.sheet().id();
         this.openedAt = openedAt;
         this.takenUpAt = openedAt;
+        this.visitBegunAt = openedAt;
+        this.earlierMonths = List.of();
         this.tier = tier.code();
         change(circumstances);
     }
@@ -105,7 +114,49 @@ class Call {
         return sheetVersionId;
     }
 
+    /** The circumstances of the last visit. */
     Circumstances circumstances() {
         return new Circumstances(month, stage, origin, List.copyOf(habitat));
+    }
+
+    /** The visit that somebody makes who opens the call now: the last one, or a new one in another calendar month. */
+    Visit visit(Instant now, ZoneId zone) {
+        Visit last = new Visit(circumstances(), List.copyOf(earlierMonths));
+        return isLaterMonth(now, zone) ? last.in(monthOf(now, zone).getMonthValue()) : last;
+    }
+
+    /** Writes are made now: in a later calendar month than the last ones they begin a visit. */
+    final void goOn(Instant now, ZoneId zone) {
+        if (isLaterMonth(now, zone)) {
+            Visit begun = visit(now, zone);
+            this.month = begun.circumstances().month();
+            this.earlierMonths = begun.earlierMonths();
+            this.visitBegunAt = now;
+        }
+    }
+
+    /**
+     * The visit that a reading belongs to, counted from 0, once {@link #goOn} was told of its time: the one in hand, or
+     * for a reading that waited on a device while a later one was begun, the last one in its month.
+     */
+    int visitOf(Instant readAt, ZoneId zone) {
+        return monthOf(readAt, zone).isBefore(monthOf(visitBegunAt, zone))
+                        && earlierMonths.contains(monthOf(readAt, zone).getMonthValue())
+                ? earlierMonths.lastIndexOf(monthOf(readAt, zone).getMonthValue())
+                : earlierMonths.size();
+    }
+
+    /** The last visit in a month, counted from 0, the one in hand among them; empty: there is none. */
+    OptionalInt lastVisitIn(int sought) {
+        int last = month == sought ? earlierMonths.size() : earlierMonths.lastIndexOf(sought);
+        return last < 0 ? OptionalInt.empty() : OptionalInt.of(last);
+    }
+
+    private boolean isLaterMonth(Instant now, ZoneId zone) {
+        return monthOf(now, zone).isAfter(monthOf(visitBegunAt, zone));
+    }
+
+    private static YearMonth monthOf(Instant time, ZoneId zone) {
+        return YearMonth.from(time.atZone(zone));
     }
 }

@@ -74,7 +74,7 @@ public class CallArchive {
         Instant at = archived.begun();
         for (ArchivedCall.Reading one : archived.readings()) {
             at = at.plusSeconds(60);
-            readings.save(new ReadingEntry(UUID.randomUUID(), call.id(), reading(one), at, at));
+            readings.save(new ReadingEntry(UUID.randomUUID(), call.id(), 0, reading(one), at, at));
         }
         desk.flush();
         archived.signed().ifPresent(when -> sign(tree, archived, sheet, when));
@@ -91,6 +91,7 @@ public class CallArchive {
                 seen ? one.certainty() : null,
                 one.material(),
                 one.position(),
+                null,
                 null);
     }
 

@@ -28,13 +28,14 @@ import org.springframework.lang.Nullable;
  * A call as it stands: the sheet, the circumstances and every entry in order. Unsaved for a tree that the observer
  * has not touched yet.
  *
+ * @param visit in hand, with the circumstances
  * @param lacking what the observer said they do not have
  * @param rules of the survey
  * @param cautionRead whether the observer has read what wounding this tree means
  */
 record CallInHand(
         StoredSheet sheet,
-        Circumstances circumstances,
+        Visit visit,
         Tier tier,
         Set<Faculty> lacking,
         SurveyRules rules,
@@ -42,6 +43,21 @@ record CallInHand(
         List<ReadingEntry> entries,
         List<GateEntry> gateEntries,
         List<KeptPhoto> photos) {
+
+    /** The circumstances, in the month of the visit in hand. */
+    Circumstances circumstances() {
+        return visit.circumstances();
+    }
+
+    /** What an entry says, with its month where it was made on an earlier visit. */
+    NewReading reading(ReadingEntry entry) {
+        return entry.reading().madeIn(visit.monthOf(entry.visit()));
+    }
+
+    /** Whether an entry says no more than that something could not be seen on an earlier visit. */
+    boolean isToBeLookedForAgain(ReadingEntry entry) {
+        return entry.reading().notSeen() && visit.monthOf(entry.visit()) != null;
+    }
 
     /** The entries that count: the last read of each character unless it was withdrawn, in the order of reading. */
     List<ReadingEntry> counting() {
@@ -74,10 +90,10 @@ record CallInHand(
     Evidence evidence() {
         return evidenceOf(
                 sheet,
-                circumstances,
+                circumstances(),
                 records(),
                 lacking,
-                counting().stream().map(ReadingEntry::reading).toList(),
+                counting().stream().map(this::reading).toList(),
                 gate());
     }
 
@@ -118,25 +134,16 @@ record CallInHand(
         return known;
     }
 
-    /** The same call as it would be in another month. */
+    /** The same call as it would be on a visit in another month. */
     CallInHand inMonth(int month) {
-        return new CallInHand(
-                sheet,
-                new Circumstances(month, circumstances.stage(), circumstances.origin(), circumstances.habitat()),
-                tier,
-                lacking,
-                rules,
-                cautionRead,
-                entries,
-                gateEntries,
-                photos);
+        return new CallInHand(sheet, visit.in(month), tier, lacking, rules, cautionRead, entries, gateEntries, photos);
     }
 
     /** The same call as it would be on another sheet of its group; marks of gate items that are no more are left out. */
     CallInHand on(StoredSheet other) {
         return new CallInHand(
                 other,
-                circumstances,
+                visit,
                 tier,
                 lacking,
                 rules,

@@ -121,7 +121,7 @@ public class CallService {
         StoredSheet sheet = library.newest(groupId);
         Call left = callOf(tree, of.observerId()); // opened if need be, so that this group has its record too
         Call taken = calls.findByTreeIdAndObserverIdAndGroupId(tree.id(), of.observerId(), groupId)
-                .orElseGet(() -> opened(tree, of.observerId(), sheet));
+                .orElseGet(() -> opened(tree, of.observerId(), sheet, clock.instant()));
         taken.takeUpAfter(left, clock.instant());
         audit.noteChange(of.observerId(), "took the tree up in another group", place(tree), left.groupId(), groupId);
         return states.keptBench(tree, taken);
@@ -188,20 +188,30 @@ public class CallService {
     @Transactional
     BenchDto recordReading(TreeOfObserver of, UUID readingId, NewReading reading, Duration heldBack) {
         SurveyedTree tree = openForWriting(of);
-        Call call = callOf(tree, of.observerId());
+        Instant now = clock.instant();
+        Instant readAt = now.minus(heldBack.compareTo(LONGEST_HELD_BACK) > 0 ? LONGEST_HELD_BACK : heldBack);
+        Call call = callOf(tree, of.observerId(), readAt);
         Optional<ReadingEntry> known = readings.findById(readingId);
         if (known.isPresent()) {
             requireSame(
                     known.get().callId().equals(call.id())
-                            && known.get().reading().equals(reading),
+                            && known.get()
+                                    .reading()
+                                    .equals(reading.madeIn(null)), // its visit may be an earlier one by now
                     "reading");
         } else {
             StoredSheet sheet = library.find(call.sheetVersionId());
             requireFit(sheet, call.circumstances(), reading);
             requireHarmless(tree, call, sheet, reading);
-            Instant now = clock.instant();
-            Duration age = heldBack.compareTo(LONGEST_HELD_BACK) > 0 ? LONGEST_HELD_BACK : heldBack;
-            readings.saveAndFlush(new ReadingEntry(readingId, call.id(), reading, now.minus(age), now));
+            int visit = reading.month() == null
+                    ? call.visitOf(readAt, clock.getZone())
+                    : call.lastVisitIn(reading.month())
+                            .orElseThrow(() -> Problem.unfit(
+                                    "no-such-visit",
+                                    "This tree was not visited in month " + reading.month()
+                                            + ", so nothing read then can be corrected. It was not stored; enter it"
+                                            + " without a month to read it now."));
+            readings.saveAndFlush(new ReadingEntry(readingId, call.id(), visit, reading, readAt, now));
         }
         return states.keptBench(tree, call);
     }
@@ -339,13 +349,20 @@ public class CallService {
             String outcome, String name, @Nullable Integer month) {}
 
     private Call callOf(SurveyedTree tree, UUID observerId) {
-        return calls.findInHand(tree.id(), observerId)
-                .orElseGet(() -> opened(tree, observerId, library.newest(Desk.groupOf(tree))));
+        return callOf(tree, observerId, clock.instant());
     }
 
-    private Call opened(SurveyedTree tree, UUID observerId, StoredSheet sheet) {
-        return calls.save(new Call(
-                tree.id(), observerId, sheet, desk.circumstancesOf(tree), Desk.defaultTier(tree), clock.instant()));
+    /** The call in hand, on the visit that something was done on at a time. */
+    private Call callOf(SurveyedTree tree, UUID observerId, Instant at) {
+        Call call = calls.findInHand(tree.id(), observerId)
+                .orElseGet(() -> opened(tree, observerId, library.newest(Desk.groupOf(tree)), at));
+        call.goOn(at, clock.getZone());
+        return call;
+    }
+
+    private Call opened(SurveyedTree tree, UUID observerId, StoredSheet sheet, Instant at) {
+        return calls.save(
+                new Call(tree.id(), observerId, sheet, desk.circumstancesOf(tree, at), Desk.defaultTier(tree), at));
     }
 
     /** An observer's call that is about to be written to. */

@@ -21,6 +21,11 @@ record Circumstances(
         @NotNull String origin,
         @NotNull List<String> habitat) {
 
+    /** The same tree in another month. */
+    Circumstances inMonth(int other) {
+        return new Circumstances(other, stage, origin, habitat);
+    }
+
     /**
      * @param records verified trees of the district by taxon
      * @param lacking what the observer does not have

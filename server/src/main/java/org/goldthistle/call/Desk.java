@@ -1,6 +1,7 @@
 package org.goldthistle.call;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -191,8 +192,9 @@ class Desk {
     }
 
     /** How a tree stands before its observer says otherwise. */
-    Circumstances circumstancesOf(SurveyedTree tree) {
-        return new Circumstances(LocalDate.now(clock).getMonthValue(), tree.stage(), tree.origin(), tree.habitat());
+    Circumstances circumstancesOf(SurveyedTree tree, Instant at) {
+        int month = at.atZone(clock.getZone()).getMonthValue();
+        return new Circumstances(month, tree.stage(), tree.origin(), tree.habitat());
     }
 
     /** What a call is for until its observer says otherwise. */
@@ -203,7 +205,7 @@ class Desk {
     private CallInHand laidOut(Call call, SurveyedTree tree, Set<Faculty> lacking) {
         return new CallInHand(
                 library.find(call.sheetVersionId()),
-                call.circumstances(),
+                call.visit(clock.instant(), clock.getZone()),
                 call.tier(),
                 lacking,
                 tree.rules(),
@@ -216,7 +218,7 @@ class Desk {
     private CallInHand untouched(SurveyedTree tree, StoredSheet sheet, Set<Faculty> lacking) {
         return new CallInHand(
                 sheet,
-                circumstancesOf(tree),
+                Visit.first(circumstancesOf(tree, clock.instant())),
                 defaultTier(tree),
                 lacking,
                 tree.rules(),

@@ -4,6 +4,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.Refusals;
 import org.goldthistle.core.RefusedException;
@@ -21,7 +22,8 @@ import org.springframework.lang.Nullable;
 /**
  * A reading as it is sent and kept: states or values, one per replicate, or not seen. Certainty, material and position
  * are there only where the observer said them; what was not said is assumed when it is weighed, and never stored as
- * said. A withdrawn one says only that what was read before was a mistake.
+ * said. A withdrawn one says only that what was read before was a mistake. The month, 1-12, is that of an earlier visit,
+ * to correct what was read on it; null: the visit in hand.
  */
 record NewReading(
         @NotBlank String character,
@@ -31,7 +33,8 @@ record NewReading(
         @Nullable String certainty,
         @Nullable String material,
         @Nullable String position,
-        @Nullable Boolean withdrawn) {
+        @Nullable Boolean withdrawn,
+        @Nullable Integer month) {
 
     private static final int MOST_REPLICATES = 200;
 
@@ -51,7 +54,7 @@ record NewReading(
                     "exactly one of states, values and not seen");
         }
         if (notSeen) {
-            return new NotSeen(character);
+            return new NotSeen(character, madeIn());
         }
         var refusals = new Refusals();
         Optional<Certainty> sureness = optional(refusals, "certainty", certainty, Certainty.values());
@@ -59,7 +62,21 @@ record NewReading(
         Optional<Position> grewIn = optional(refusals, "position", position, Position.values());
         refusals.throwIfAny();
         Observed observed = hasStates ? new StatesObserved(states) : new ValuesObserved(values);
-        return new Reading(character, observed, sureness.orElse(Certainty.ASSUMED), from, grewIn);
+        return new Reading(character, observed, sureness.orElse(Certainty.ASSUMED), from, grewIn, madeIn());
+    }
+
+    /** The month it was made in, 1-12, where those that name none were made in a given one. */
+    int monthOr(int visits) {
+        return month == null ? visits : month;
+    }
+
+    /** The same, made in a month, 1-12; null: on the visit in hand. */
+    NewReading madeIn(@Nullable Integer other) {
+        return new NewReading(character, states, values, notSeen, certainty, material, position, withdrawn, other);
+    }
+
+    private OptionalInt madeIn() {
+        return month == null ? OptionalInt.empty() : OptionalInt.of(month);
     }
 
     private static <T extends Coded> Optional<T> optional(Refusals refusals, String key, String code, T[] all) {

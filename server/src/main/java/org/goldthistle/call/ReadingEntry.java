@@ -32,14 +32,16 @@ class ReadingEntry implements Persistable<UUID> {
     private String certainty;
     private String material;
     private String position;
+    private int visit;
     private Instant recordedAt;
     private Instant readAt;
 
     protected ReadingEntry() {}
 
-    ReadingEntry(UUID id, UUID callId, NewReading reading, Instant readAt, Instant recordedAt) {
+    ReadingEntry(UUID id, UUID callId, int visit, NewReading reading, Instant readAt, Instant recordedAt) {
         this.id = id;
         this.callId = callId;
+        this.visit = visit;
         this.characterId = reading.character();
         this.observed =
                 new Seen(reading.states(), reading.values(), reading.notSeen(), reading.isWithdrawn() ? true : null);
@@ -64,6 +66,11 @@ class ReadingEntry implements Persistable<UUID> {
         return callId;
     }
 
+    /** Which of the call's visits it was made on, from 0. */
+    int visit() {
+        return visit;
+    }
+
     /** When it was read, by what the observer's device said of its age. */
     Instant readAt() {
         return readAt == null ? recordedAt : readAt; // entries from before devices said so
@@ -73,6 +80,7 @@ class ReadingEntry implements Persistable<UUID> {
         return recordedAt;
     }
 
+    /** What was read; it names no month, since which one its visit was in is the call's to say. */
     NewReading reading() {
         return new NewReading(
                 characterId,
@@ -82,7 +90,8 @@ class ReadingEntry implements Persistable<UUID> {
                 certainty,
                 material,
                 position,
-                observed.withdrawn());
+                observed.withdrawn(),
+                null);
     }
 
     /** What was seen, as stored. */

@@ -192,6 +192,7 @@ public class SignedCalls {
                 putIfThere(one, "material", reading.material());
                 putIfThere(one, "position", reading.position());
             }
+            putIfThere(one, "month", reading.month());
             observations.add(one);
         }
         List<Map<String, Object>> gate = snapshot.gateMarks().stream()

@@ -52,7 +52,7 @@ record Snapshot(
                 call.sheet().sha256(),
                 call.circumstances(),
                 call.counting().stream()
-                        .map(entry -> new KeptReading(entry.getId(), entry.reading()))
+                        .map(entry -> new KeptReading(entry.getId(), call.reading(entry)))
                         .toList(),
                 Figures.of(assessment),
                 Judgement.of(assessment, call.tier().code()),
@@ -67,18 +67,26 @@ record Snapshot(
                 call.records());
     }
 
-    /** Whether a call still stands as it was signed: the same sheet, circumstances, tier and readings. */
+    /**
+     * Whether a call still stands as it was signed: the same sheet, circumstances, tier and readings, each in the same
+     * month. That it is opened again in another month changes nothing of it.
+     */
     boolean isOf(CallInHand call) {
+        Circumstances now = call.circumstances();
         return sheetVersionId.equals(call.sheet().id())
-                && circumstances.equals(call.circumstances())
+                && circumstances.inMonth(now.month()).equals(now)
                 && judgement.tierAsked().equals(call.tier().code())
                 && readings.stream()
-                        .map(KeptReading::id)
+                        .map(kept -> new Made(kept.id(), kept.reading().monthOr(circumstances.month())))
                         .toList()
                         .equals(call.counting().stream()
-                                .map(ReadingEntry::getId)
+                                .map(entry -> new Made(
+                                        entry.getId(), call.reading(entry).monthOr(now.month())))
                                 .toList());
     }
+
+    /** A reading, and the month that it was made in. */
+    private record Made(UUID id, int month) {}
 
     /** Verified trees of the district by taxon. */
     Map<String, Integer> localRecords() {

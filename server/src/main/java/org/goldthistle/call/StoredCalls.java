@@ -3,6 +3,7 @@ package org.goldthistle.call;
 import jakarta.persistence.EntityManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -42,6 +43,7 @@ public class StoredCalls {
     private final LibraryService library;
     private final AccountService accounts;
     private final SurveyService surveys;
+    private final Clock clock;
     private final JdbcClient jdbc;
     private final JdbcClient streamed; // row by row from the database
     private final EntityManager entities;
@@ -53,6 +55,7 @@ public class StoredCalls {
             LibraryService library,
             AccountService accounts,
             SurveyService surveys,
+            Clock clock,
             JdbcClient jdbc,
             DataSource database,
             EntityManager entities) {
@@ -62,6 +65,7 @@ public class StoredCalls {
         this.library = library;
         this.accounts = accounts;
         this.surveys = surveys;
+        this.clock = clock;
         this.jdbc = jdbc;
         JdbcTemplate template = new JdbcTemplate(database);
         template.setFetchSize(AT_ONCE);
@@ -132,7 +136,7 @@ public class StoredCalls {
                             place.whose(),
                             new CallInHand(
                                     library.find(call.sheetVersionId()),
-                                    call.circumstances(),
+                                    call.visit(clock.instant(), clock.getZone()),
                                     call.tier(),
                                     lacking.computeIfAbsent(place.observerId(), accounts::lacking),
                                     rules.get(place.whose().surveyId()),

@@ -42,7 +42,7 @@ class Seasons {
                         school,
                         wounding ? Harm.WOUND : Harm.SAMPLE,
                         false,
-                        Set.of(),
+                        Map.of(),
                         Set.of()),
                 SEED);
     }

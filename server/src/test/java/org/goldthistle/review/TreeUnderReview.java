@@ -27,43 +27,7 @@ abstract class TreeUnderReview extends ServerTest {
     @BeforeEach
     void a_tree_of_its_own() {
         tree = UUID.randomUUID();
-        Caller siskin = signedIn("Siskin");
-        siskin.put(
-                        surveyPath() + "/plots/" + plot,
-                        Map.of(
-                                "code",
-                                "Churn Edge " + plot,
-                                "latitude",
-                                55.03,
-                                "longitude",
-                                -20.38,
-                                "radiusMetres",
-                                15,
-                                "habitat",
-                                List.of(),
-                                "notes",
-                                ""))
-                .expect(200);
-        siskin.put(
-                        surveyPath() + "/plots/" + plot + "/trees/" + tree,
-                        Map.of(
-                                "tag",
-                                7,
-                                "azimuthDegrees",
-                                10,
-                                "distanceMetres",
-                                3,
-                                "diameterMillimetres",
-                                140,
-                                "stage",
-                                "mature",
-                                "origin",
-                                "wild",
-                                "conditionNotes",
-                                "",
-                                "groupId",
-                                "bird-cherries"))
-                .expect(200);
+        plant(signedIn("Siskin"), plot, tree, "bird-cherries");
     }
 
     JsonNode rowOf(Caller caller) {

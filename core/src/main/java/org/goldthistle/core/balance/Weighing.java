@@ -36,7 +36,7 @@ public final class Weighing {
                     character,
                     index,
                     Weight.of(character, reading, context, school),
-                    Weight.isInSeason(character, context),
+                    Weight.isInSeason(character, reading.month().orElse(context.month())),
                     model.likelihood(index).meanLog(reading.observed(), reading.certainty())));
         }
         return new Weighing(model, context, weighed);

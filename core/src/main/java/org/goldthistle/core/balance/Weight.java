@@ -27,6 +27,7 @@ public final class Weight {
         double weight = ofLook(
                 character,
                 context,
+                reading.month().orElse(context.month()),
                 reading.material().or(context::material),
                 reading.position().or(context::position),
                 school);
@@ -40,7 +41,8 @@ public final class Weight {
      */
     public static double ofPlanned(
             DiagnosticCharacter character, Context context, Optional<School> school, boolean allAbsent) {
-        double weight = ofLook(character, context, Optional.of(Material.ATTACHED), Optional.of(Position.SUN), school);
+        double weight = ofLook(
+                character, context, context.month(), Optional.of(Material.ATTACHED), Optional.of(Position.SUN), school);
         return clamp(allAbsent && character.absence() == Absence.WEAK ? weight * WEAK_ABSENCE : weight);
     }
 
@@ -48,6 +50,7 @@ public final class Weight {
     private static double ofLook(
             DiagnosticCharacter character,
             Context context,
+            int month,
             Optional<Material> material,
             Optional<Position> position,
             Optional<School> school) {
@@ -59,7 +62,7 @@ public final class Weight {
         if (position.isPresent()) {
             weight *= trust.factor(position.get());
         }
-        if (!isInSeason(character, context)) {
+        if (!isInSeason(character, month)) {
             weight *= OUT_OF_SEASON;
         }
         if (character.isSite() && !context.habitat().isEmpty()) {
@@ -71,9 +74,9 @@ public final class Weight {
         return weight;
     }
 
-    /** Whether the character can be read in the context's month. */
-    public static boolean isInSeason(DiagnosticCharacter character, Context context) {
-        return character.trust().months().contains(context.month());
+    /** Whether the character can be read in a month, 1-12. */
+    public static boolean isInSeason(DiagnosticCharacter character, int month) {
+        return character.trust().months().contains(month);
     }
 
     private static double clamp(double weight) {

@@ -45,7 +45,10 @@ public record DecisiveSet(List<DiagnosticCharacter> characters, double expectedP
             PlannedCheck check = new PlannedCheck(model, i, context, school);
             DiagnosticCharacter character = check.character();
             boolean allowed = character.effort().harm().compareTo(worst) <= 0;
-            if (allowed && !character.isSite() && Weight.isInSeason(character, context) && check.isWorthOffering()) {
+            if (allowed
+                    && !character.isSite()
+                    && Weight.isInSeason(character, context.month())
+                    && check.isWorthOffering()) {
                 offered.add(new Worth(character, model.cluster(i), points(check, a, b)));
             }
         }

@@ -30,12 +30,11 @@ public final class NextChecks {
     /** Every check that is offered, ranked; those that wound the tree among them. */
     public static List<NextCheck> offered(Balance deciding, Context context, PlanTerms terms) {
         GroupModel model = deciding.model();
-        Set<String> done = new HashSet<>(terms.notSeen());
-        done.addAll(read(deciding));
+        Set<String> read = read(deciding);
         double[] among = deciding.amongTaxa();
         List<NextCheck> offered = new ArrayList<>();
         for (int i = 0; i < model.sheet().characters().size(); i++) {
-            if (terms.allows(model.sheet().characters().get(i), context, done)) {
+            if (terms.allows(model.sheet().characters().get(i), context, read)) {
                 PlannedCheck check = new PlannedCheck(model, i, context, terms.school());
                 if (check.isWorthOffering()) {
                     offered.add(promise(

@@ -1,5 +1,6 @@
 package org.goldthistle.core.plan;
 
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.goldthistle.core.balance.Weight;
@@ -16,7 +17,7 @@ import org.goldthistle.core.sheet.School;
  * @param school whose weights count; empty: the sheet's own
  * @param mostHarm the worst that the survey allows to be done to a tree
  * @param siteCounts whether characters of the site are offered
- * @param notSeen ids of the characters that could not be seen today
+ * @param notSeen by id of each character that could not be seen, the month of that, 1-12
  * @param organsFirst organs whose checks come first, because p* is reached and only the quorum lacks; empty otherwise
  */
 public record PlanTerms(
@@ -24,24 +25,26 @@ public record PlanTerms(
         Optional<School> school,
         Harm mostHarm,
         boolean siteCounts,
-        Set<String> notSeen,
+        Map<String, Integer> notSeen,
         Set<Organ> organsFirst) {
 
     /** Copies the sets. */
     public PlanTerms {
-        notSeen = Set.copyOf(notSeen);
+        notSeen = Map.copyOf(notSeen);
         organsFirst = Set.copyOf(organsFirst);
     }
 
     /**
-     * Whether a character may still be read on a visit.
+     * Whether a character may still be read on a visit. What could not be seen is not asked for again in that month;
+     * in another one it may show.
      *
      * @param visit the tree in the month of the visit
-     * @param done ids of the characters that are not read again
+     * @param read ids of the characters that are read already
      */
-    boolean allows(DiagnosticCharacter character, Context visit, Set<String> done) {
-        return !done.contains(character.id())
-                && Weight.isInSeason(character, visit)
+    boolean allows(DiagnosticCharacter character, Context visit, Set<String> read) {
+        return !read.contains(character.id())
+                && notSeen.getOrDefault(character.id(), 0) != visit.month()
+                && Weight.isInSeason(character, visit.month())
                 && character.effort().harm().compareTo(mostHarm) <= 0
                 && (siteCounts || !character.isSite());
     }

@@ -1,7 +1,6 @@
 package org.goldthistle.core.plan;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -38,13 +37,10 @@ public record SeasonOutlook(List<Month> months) {
      */
     public static SeasonOutlook of(Balance deciding, Context context, PlanTerms terms, long seed) {
         double[] among = deciding.amongTaxa();
+        Set<String> read = NextChecks.read(deciding);
         List<Month> months = new ArrayList<>();
         for (int month = 1; month <= 12; month++) {
-            Set<String> done = new HashSet<>(NextChecks.read(deciding));
-            if (month == context.month()) {
-                done.addAll(terms.notSeen()); // what hid today may show in another month
-            }
-            VisitSimulation visit = new VisitSimulation(deciding, context.inMonth(month), terms, done);
+            VisitSimulation visit = new VisitSimulation(deciding, context.inMonth(month), terms, read);
             int settled = 0;
             int misled = 0;
             for (int tree = 0; tree < TREES; tree++) {

@@ -36,7 +36,8 @@ public record SeparatingPower(DiagnosticCharacter character, double bits, boolea
         for (int i = 0; i < model.sheet().characters().size(); i++) {
             PlannedCheck check = new PlannedCheck(model, i, context, school);
             DiagnosticCharacter character = check.character();
-            powers.add(new SeparatingPower(character, check.gain(among, 1), Weight.isInSeason(character, context)));
+            powers.add(new SeparatingPower(
+                    character, check.gain(among, 1), Weight.isInSeason(character, context.month())));
         }
         powers.sort(Comparator.comparingDouble(SeparatingPower::bits).reversed());
         return List.copyOf(powers);

@@ -24,16 +24,16 @@ final class VisitSimulation {
     /**
      * @param deciding what the readings so far come to
      * @param visit the context in the month of the visit
-     * @param done ids of the characters that are not read again
+     * @param read ids of the characters that are not read again
      */
-    VisitSimulation(Balance deciding, Context visit, PlanTerms terms, Set<String> done) {
+    VisitSimulation(Balance deciding, Context visit, PlanTerms terms, Set<String> read) {
         GroupModel model = deciding.model();
         this.threshold = terms.threshold();
         List<DiagnosticCharacter> characters = model.sheet().characters();
         List<Integer> open = new ArrayList<>();
         int[] inCluster = new int[characters.size()];
         for (int i = 0; i < characters.size(); i++) {
-            if (terms.allows(characters.get(i), visit, done)
+            if (terms.allows(characters.get(i), visit, read)
                     && new PlannedCheck(model, i, visit, terms.school()).isWorthOffering()) {
                 open.add(i);
             }

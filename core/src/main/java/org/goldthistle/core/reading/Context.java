@@ -3,6 +3,7 @@ package org.goldthistle.core.reading;
 import java.util.EnumSet;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import org.goldthistle.core.Refusals;
 import org.goldthistle.core.sheet.Effort;
@@ -15,7 +16,7 @@ import org.goldthistle.core.sheet.Position;
 /**
  * The circumstances of a tree on the day it was read.
  *
- * @param month 1-12
+ * @param month of the visit, 1-12; readings that name none were made in it
  * @param stage how far grown
  * @param origin how it came to stand there
  * @param habitat keys of the ground; may be empty
@@ -42,7 +43,7 @@ public record Context(
         records = Map.copyOf(records);
         lacking = Set.copyOf(lacking);
         var refusals = new Refusals();
-        refusals.require(month >= 1 && month <= 12, "month", month, "a month from 1 to 12");
+        requireMonth(refusals, month);
         records.forEach((taxon, number) ->
                 refusals.require(number >= 0, "records." + taxon, number, "a number of trees, 0 or more"));
         refusals.throwIfAny();
@@ -58,6 +59,17 @@ public record Context(
             Optional<Position> position,
             Map<String, Integer> records) {
         this(month, stage, origin, habitat, material, position, records, Set.of());
+    }
+
+    /** @throws org.goldthistle.core.RefusedException if there is a month, and it is none of 1-12 */
+    static void requireMonth(OptionalInt month) {
+        var refusals = new Refusals();
+        month.ifPresent(there -> requireMonth(refusals, there));
+        refusals.throwIfAny();
+    }
+
+    private static void requireMonth(Refusals refusals, int month) {
+        refusals.require(month >= 1 && month <= 12, "month", month, "a month from 1 to 12");
     }
 
     /** The same tree in another month. */

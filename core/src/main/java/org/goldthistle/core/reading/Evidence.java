@@ -1,11 +1,10 @@
 package org.goldthistle.core.reading;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import java.util.TreeSet;
 import org.goldthistle.core.Refusals;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.GateItem;
@@ -21,13 +20,13 @@ import org.goldthistle.core.sheet.StateScale;
 public final class Evidence {
     private final Context context;
     private final List<Reading> readings;
-    private final Set<String> notSeen;
+    private final Map<String, Integer> notSeen;
     private final Map<String, Boolean> gate;
 
-    private Evidence(Context context, List<Reading> readings, Set<String> notSeen, Map<String, Boolean> gate) {
+    private Evidence(Context context, List<Reading> readings, Map<String, Integer> notSeen, Map<String, Boolean> gate) {
         this.context = context;
         this.readings = List.copyOf(readings);
-        this.notSeen = Set.copyOf(notSeen);
+        this.notSeen = Map.copyOf(notSeen);
         this.gate = Map.copyOf(gate);
     }
 
@@ -61,12 +60,12 @@ public final class Evidence {
         }
         refusals.throwIfAny();
         List<Reading> readings = new ArrayList<>(latest.size());
-        Set<String> notSeen = new TreeSet<>();
+        Map<String, Integer> notSeen = new HashMap<>();
         for (Observation observation : latest.values()) {
             if (observation instanceof Reading reading) {
                 readings.add(reading);
             } else {
-                notSeen.add(observation.character());
+                notSeen.put(observation.character(), observation.month().orElse(context.month()));
             }
         }
         return new Evidence(context, readings, notSeen, marks);
@@ -82,8 +81,8 @@ public final class Evidence {
         return readings;
     }
 
-    /** Ids of the characters that could not be seen. */
-    public Set<String> notSeen() {
+    /** By id of each character that could not be seen when it was last looked for, the month of that, 1-12. */
+    public Map<String, Integer> notSeen() {
         return notSeen;
     }
 

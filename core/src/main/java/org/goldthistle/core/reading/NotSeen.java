@@ -1,4 +1,22 @@
 package org.goldthistle.core.reading;
 
-/** A character that could not be seen on this visit: no evidence, but not to be asked for again. */
-public record NotSeen(String character) implements Observation {}
+import java.util.OptionalInt;
+
+/**
+ * A character that could not be seen on a visit: no evidence, but not to be asked for again in that month.
+ *
+ * @param character id of the character
+ * @param month it was looked for in, 1-12; empty: the context's
+ */
+public record NotSeen(String character, OptionalInt month) implements Observation {
+
+    /** @throws org.goldthistle.core.RefusedException if the month is out of range */
+    public NotSeen {
+        Context.requireMonth(month);
+    }
+
+    /** Looked for on the visit in hand. */
+    public NotSeen(String character) {
+        this(character, OptionalInt.empty());
+    }
+}

@@ -11,6 +11,7 @@ import org.goldthistle.core.reading.Certainty;
 import org.goldthistle.core.reading.Context;
 import org.goldthistle.core.reading.Evidence;
 import org.goldthistle.core.reading.Observation;
+import org.goldthistle.core.reading.Reading;
 import org.goldthistle.core.reading.TreeOrigin;
 import org.goldthistle.core.sheet.Absence;
 import org.goldthistle.core.sheet.GroupSheet;
@@ -284,6 +285,29 @@ class BalanceTest {
         double one = alone(sheet, Sheets.saw("looks", "x")).totalPoints(0, 1);
 
         assertEquals(2 / 1.8 * one, both, EXACT);
+    }
+
+    @Test
+    void a_reading_counts_by_the_month_it_was_made_in_whenever_the_tree_is_opened_again() {
+        var inMay = new Trust(1, Map.of(), java.util.Set.of(5), Map.of(), Map.of(), Map.of());
+        GroupSheet sheet = oneCharacter(Sheets.character("leaf")
+                .states("x", "y")
+                .in("a", 0.9, 0.1)
+                .in("b", 0.1, 0.9)
+                .trust(inMay));
+
+        assertEquals(1, weightOf(sheet, 5, Sheets.saw("leaf", "x")), EXACT);
+        assertEquals(1, weightOf(sheet, 11, Sheets.saw("leaf", "x").madeIn(5)), EXACT);
+        assertEquals(0.25, weightOf(sheet, 11, Sheets.saw("leaf", "x")), EXACT);
+        assertEquals(0.25, weightOf(sheet, 5, Sheets.saw("leaf", "x").madeIn(11)), EXACT);
+    }
+
+    private static double weightOf(GroupSheet sheet, int month, Reading reading) {
+        Evidence evidence = Evidence.of(sheet, Sheets.context(month, TreeOrigin.WILD), List.of(reading));
+        return Weighing.of(GroupModel.of(sheet), evidence, Optional.empty())
+                .readings()
+                .get(0)
+                .weight();
     }
 
     @Test

@@ -65,7 +65,7 @@ class FacultyTest {
         Balance nothing = Weighing.of(GroupModel.of(SHEET), Evidence.of(SHEET, context, List.of()), Optional.empty())
                 .featuresAlone();
         List<NextCheck> offered = NextChecks.offered(
-                nothing, context, new PlanTerms(0.95, Optional.empty(), Harm.SAMPLE, false, Set.of(), Set.of()));
+                nothing, context, new PlanTerms(0.95, Optional.empty(), Harm.SAMPLE, false, Map.of(), Set.of()));
         return NextChecks.suggested(offered).stream()
                 .map(check -> check.character().id())
                 .toList();

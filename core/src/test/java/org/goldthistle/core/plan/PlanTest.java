@@ -25,7 +25,7 @@ import org.junit.jupiter.api.Test;
 /** Section 10 on checks whose promise can be worked by hand. */
 class PlanTest {
     private static final double EXACT = 1e-12;
-    private static final PlanTerms RECORD = terms(0.95, Harm.SAMPLE, Set.of());
+    private static final PlanTerms RECORD = terms(0.95, Harm.SAMPLE, Map.of());
 
     @Test
     void gain_is_the_mutual_information_and_settling_its_chance() {
@@ -50,7 +50,7 @@ class PlanTest {
                 sharp("leaf").effort(2, Harm.SAMPLE).build());
 
         List<NextCheck> offered =
-                NextChecks.offered(nothingRead(sheet), Sheets.wildInJune(), terms(0.95, Harm.WOUND, Set.of()));
+                NextChecks.offered(nothingRead(sheet), Sheets.wildInJune(), terms(0.95, Harm.WOUND, Map.of()));
 
         assertThat(offered).extracting(check -> check.character().id()).containsExactly("leaf", "pith");
         assertEquals(2.5, offered.get(0).cost(), EXACT);
@@ -88,7 +88,9 @@ class PlanTest {
                 sharp("twig").build());
 
         List<NextCheck> offered = NextChecks.offered(
-                balance(sheet, Sheets.saw("bark", "x")), Sheets.wildInJune(), terms(0.95, Harm.SAMPLE, Set.of("twig")));
+                balance(sheet, Sheets.saw("bark", "x")),
+                Sheets.wildInJune(),
+                terms(0.95, Harm.SAMPLE, Map.of("twig", 6)));
 
         assertThat(offered).isEmpty();
     }
@@ -141,7 +143,7 @@ class PlanTest {
                         .build());
 
         SeasonOutlook.Month june = SeasonOutlook.of(
-                        nothingRead(sheet), Sheets.wildInJune(), terms(0.75, Harm.SAMPLE, Set.of()), 3)
+                        nothingRead(sheet), Sheets.wildInJune(), terms(0.75, Harm.SAMPLE, Map.of()), 3)
                 .months()
                 .get(5);
 
@@ -191,7 +193,7 @@ class PlanTest {
 
     private static List<String> suggestions(DiagnosticCharacter... characters) {
         Balance balance = nothingRead(Sheets.sheet(Sheets.pair(), characters));
-        List<NextCheck> offered = NextChecks.offered(balance, Sheets.wildInJune(), terms(0.95, Harm.WOUND, Set.of()));
+        List<NextCheck> offered = NextChecks.offered(balance, Sheets.wildInJune(), terms(0.95, Harm.WOUND, Map.of()));
         return NextChecks.suggested(offered).stream()
                 .map(check -> check.character().id())
                 .toList();
@@ -210,7 +212,7 @@ class PlanTest {
         return Sheets.character(id).states("x", "y").in("a", 1, 0).in("b", 0, 1);
     }
 
-    private static PlanTerms terms(double threshold, Harm mostHarm, Set<String> notSeen) {
+    private static PlanTerms terms(double threshold, Harm mostHarm, Map<String, Integer> notSeen) {
         return new PlanTerms(threshold, Optional.empty(), mostHarm, false, notSeen, Set.of());
     }
 

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.goldthistle.core.Sheets;
@@ -22,7 +23,7 @@ import org.junit.jupiter.api.Test;
 class SimulationTest {
     private static final double EXACT = 1e-12;
     private static final PlanTerms RECORD =
-            new PlanTerms(0.95, Optional.empty(), Harm.SAMPLE, false, Set.of(), Set.of());
+            new PlanTerms(0.95, Optional.empty(), Harm.SAMPLE, false, Map.of(), Set.of());
 
     @Test
     void every_tree_month_and_seed_has_numbers_of_its_own_and_they_are_even() {
@@ -111,7 +112,7 @@ class SimulationTest {
                         .in("a", 1, 0)
                         .in("b", 0, 1)
                         .build());
-        var hidden = new PlanTerms(0.95, Optional.empty(), Harm.SAMPLE, false, Set.of("bark"), Set.of());
+        var hidden = new PlanTerms(0.95, Optional.empty(), Harm.SAMPLE, false, Map.of("bark", 6), Set.of());
 
         SeasonOutlook outlook = SeasonOutlook.of(balance(sheet), Sheets.wildInJune(), hidden, 1);
 

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.core.Sheets;
 import org.goldthistle.core.sheet.GroupSheet;
@@ -41,7 +43,7 @@ class EvidenceTest {
                 Evidence.of(SHEET, Sheets.wildInJune(), List.of(Sheets.saw("bark", "x"), new NotSeen("bark")));
 
         assertThat(evidence.readings()).isEmpty();
-        assertThat(evidence.notSeen()).containsExactly("bark");
+        assertThat(evidence.notSeen()).containsOnlyKeys("bark");
     }
 
     @Test
@@ -63,5 +65,23 @@ class EvidenceTest {
         assertThatExceptionOfType(RefusedException.class)
                 .isThrownBy(() -> Sheets.measured("lobes", -1.0))
                 .withMessageContaining("-1.0");
+    }
+
+    @Test
+    void what_could_not_be_seen_is_known_with_its_month() {
+        Evidence evidence = Evidence.of(
+                SHEET, Sheets.wildInJune(), List.of(new NotSeen("bark"), new NotSeen("lobes", OptionalInt.of(2))));
+
+        assertThat(evidence.notSeen()).containsOnly(Map.entry("bark", 6), Map.entry("lobes", 2));
+    }
+
+    @Test
+    void a_month_of_no_year_is_refused() {
+        assertThatExceptionOfType(RefusedException.class)
+                .isThrownBy(() -> Sheets.saw("bark", "x").madeIn(13))
+                .withMessageContaining("month");
+        assertThatExceptionOfType(RefusedException.class)
+                .isThrownBy(() -> new NotSeen("bark", OptionalInt.of(0)))
+                .withMessageContaining("month");
     }
 }

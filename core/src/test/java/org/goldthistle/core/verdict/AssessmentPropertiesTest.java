@@ -97,6 +97,17 @@ class AssessmentPropertiesTest {
     }
 
     @Property(tries = TRIES, seed = SEED)
+    void in_which_month_it_was_read_matters_only_out_of_season(@ForAll long seed) {
+        Case one = new Case(seed); // readable all year
+        int month = 1 + Math.floorMod(seed, 12);
+        List<Observation> elsewhen = one.readings.stream()
+                .map(observation -> observation instanceof Reading reading ? reading.madeIn(month) : observation)
+                .toList();
+
+        assertSamePosteriors(one.sheet, one.alone(), one.sheet, alone(one.sheet, elsewhen));
+    }
+
+    @Property(tries = TRIES, seed = SEED)
     void raising_a_weight_never_weakens_the_reading_s_own_points(@ForAll long seed) {
         Case one = new Case(seed);
         GroupSheet heavier = Sheets.sheet(
