@@ -70,6 +70,13 @@ describe('numbers as they are typed', () => {
     expect(parseNumbers('110', false, [4, 26])).toMatchObject({ numbers: [110], parted: false })
     expect(parseNumbers('1199', false, [4, 26])).toMatchObject({ numbers: [1199], parted: false })
     expect(parseNumbers('1.5', false, [0.2, 3])).toMatchObject({ numbers: [1.5], parted: false })
+    expect(parseNumbers('071112', false, [0.4, 1.7])).toMatchObject({
+      numbers: [0.7, 1.1, 1.2],
+      parted: true,
+    })
+    expect(parseNumbers('1715', false, [1.15, 4.2])).toMatchObject({ numbers: [1.7, 1.5], parted: true })
+    expect(parseNumbers('2324', false, [1.15, 4.2])).toMatchObject({ numbers: [2324], parted: false }) // 2, 3 … or 2.3 …?
+    expect(parseNumbers('0711', true, [0, 8])).toMatchObject({ numbers: [0, 7, 1, 1] }) // a count has no tenths
     expect(parseNumbers('1109', false)).toMatchObject({ numbers: [1109], parted: false })
   })
 })

@@ -1,5 +1,6 @@
 import { X } from 'lucide-react'
 import { type FormEvent, type KeyboardEvent, useRef, useState } from 'react'
+import { flushSync } from 'react-dom'
 import { useKeptText } from '../../api/kept'
 import type { Character, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
@@ -7,6 +8,7 @@ import { Drawing } from '../../ui/Drawing'
 import { useKeys } from '../../ui/useKeys'
 import { measured } from '../../ui/words'
 import { parseNumbers } from './numbers'
+import { outbox } from './outbox'
 import { Ruler } from './Ruler'
 import { meanOf, outermost, valueOn } from './rulerScale'
 
@@ -73,8 +75,14 @@ export function NumberEntry({ sheet, character, values, covered, draftKey, onAdd
   const press = (event: KeyboardEvent) => {
     if (event.key === 'Escape') field.current?.blur()
     if (event.ctrlKey || event.metaKey || event.altKey || !/^[a-z?/]$/.test(event.key)) return
-    // no letter belongs here: the number is taken first, then the letter does what it does; if it cannot be taken, nothing does
-    if (take()) field.current?.blur()
+    // no letter belongs here: the number is taken first, then the letter does what it does, and knows of the number; if it
+    // cannot be taken, nothing does
+    let taken = false
+    flushSync(() => {
+      taken = take()
+      outbox.tellNow()
+    })
+    if (taken) field.current?.blur()
     else event.preventDefault()
   }
   const typed = parseNumbers(text, isCount, limits)

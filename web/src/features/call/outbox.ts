@@ -65,11 +65,11 @@ class Outbox {
     this.sender = { observer, send }
     const retry = () => this.flush()
     window.addEventListener('online', retry)
-    for (const input of INPUTS) window.addEventListener(input, this.tellWhatWaits, true)
+    for (const input of INPUTS) window.addEventListener(input, this.tellNow, true)
     this.flush()
     return () => {
       window.removeEventListener('online', retry)
-      for (const input of INPUTS) window.removeEventListener(input, this.tellWhatWaits, true)
+      for (const input of INPUTS) window.removeEventListener(input, this.tellNow, true)
       window.clearTimeout(this.timer)
       this.sender = undefined
     }
@@ -155,7 +155,8 @@ class Outbox {
     for (const listener of this.listeners) listener()
   }
 
-  private tellWhatWaits = (): void => {
+  /** Lets the page know at once of what was entered, for whoever goes on within the same press. */
+  tellNow = (): void => {
     if (this.telling !== undefined) this.tell()
   }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
@@ -25,6 +26,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class WalkTest extends BrowserTest {
     private static final int CHECKS = 5;
 
+    private final List<String> read = new ArrayList<>();
     private int presses;
     private int pressesOneByOne; // with a press for each look, each item of the gate and each way out of a field
 
@@ -36,6 +38,7 @@ class WalkTest extends BrowserTest {
         BenchOnScreen bench = BenchOnScreen.open(page, tag).month("September");
         presses = 0;
         pressesOneByOne = sheet.gate().size();
+        read.clear();
 
         press(page, "a");
         for (int i = 0; i < CHECKS; i++) {
@@ -46,6 +49,7 @@ class WalkTest extends BrowserTest {
         }
         signByKeys(page);
 
+        assertThat(read).as("checks that were read").doesNotHaveDuplicates().hasSize(CHECKS);
         report(group + " by keys");
         assertThat(presses).isLessThan(pressesOneByOne);
     }
@@ -79,6 +83,7 @@ class WalkTest extends BrowserTest {
 
     private void readByKeys(Page page, DiagnosticCharacter character, String taxon) {
         int looks = character.replication().replicates();
+        read.add(character.id());
         if (character.scale() instanceof StateScale states) {
             press(page, String.valueOf(1 + likeliest(character, states, taxon)));
             if (looks > 1) {
@@ -87,25 +92,29 @@ class WalkTest extends BrowserTest {
             pressesOneByOne += looks;
         } else {
             String number = middle(character, taxon);
-            boolean inOneRow = number.matches("\\d+") && looks > 1;
-            String typed = inOneRow
-                    ? padded(character, number).repeat(looks)
-                    : (number + " ").repeat(looks).strip();
-            for (char one : typed.toCharArray()) {
+            for (char one : typed(character, number, looks).toCharArray()) {
                 press(page, one == ' ' ? "Space" : String.valueOf(one)); // the letter that goes on takes them
             }
             pressesOneByOne += looks * (number.length() + 1);
         }
     }
 
-    /** With as many digits as the largest that any candidate has. */
-    private static String padded(DiagnosticCharacter character, String number) {
+    /**
+     * All looks in one row, with as many digits as the largest that any candidate has, and one for tenths where all lie
+     * below ten; else with spaces between.
+     */
+    private static String typed(DiagnosticCharacter character, String number, int looks) {
         double most = character.profiles().values().stream()
                 .mapToDouble(profile -> ((RangeProfile) profile).range().rarelyHigh())
                 .max()
                 .orElseThrow();
-        int width = String.valueOf((long) most).length();
-        return "0".repeat(Math.max(0, width - number.length())) + number;
+        boolean tenths = number.contains(".");
+        if (looks == 1 || tenths && most >= 10) {
+            return (number + " ").repeat(looks).strip();
+        }
+        int digits = String.valueOf((long) most).length() + (tenths ? 1 : 0);
+        String plain = number.replace(".", "");
+        return ("0".repeat(Math.max(0, digits - plain.length())) + plain).repeat(looks);
     }
 
     private void readByTouch(Page phone, BenchOnScreen bench, DiagnosticCharacter character, String taxon) {
