@@ -130,7 +130,8 @@ serve_doing() { sed -n 's/^[^ ]* *INFO  *[^:]* : //p' "$STATE/$1.log" | tail -1 
 # serve_launch NAME PORT: true once it answers as healthy; it is waited for as long as it works, however slow the machine
 serve_launch() {
   local name=$1 port=$2 pid told=$SECONDS
-  SERVER_ADDRESS=$BIND SERVER_PORT=$port nohup setsid java -Xms48m -Xmx160m -Xss512k -XX:+UseSerialGC \
+  # cookies know no ports: each copy on this machine has its own, so that signing in to one leaves the others alone
+  SERVER_ADDRESS=$BIND SERVER_PORT=$port SERVER_SERVLET_SESSION_COOKIE_NAME=goldthistle-$name nohup setsid java -Xms48m -Xmx160m -Xss512k -XX:+UseSerialGC \
     -XX:MaxMetaspaceSize=160m -XX:ReservedCodeCacheSize=64m -XX:+ExitOnOutOfMemoryError \
     -jar "$JAR" >"$STATE/$name.log" 2>&1 </dev/null &
   pid=$!

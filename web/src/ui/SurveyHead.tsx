@@ -75,6 +75,11 @@ function NoSurvey() {
       >
         New survey
       </Link>
+      <p className="text-quiet">
+        To look around first: <code className="figure whitespace-nowrap">./goldthistle demo</code>, on the
+        machine that this runs on, starts a copy with made-up surveys at an address of its own. Nothing done
+        there reaches what you set up here.
+      </p>
     </section>
   )
 }

@@ -14,6 +14,7 @@ import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { PageTitle } from '../../ui/PageTitle'
 import { Sheet } from '../../ui/Sheet'
+import { useAsked } from '../../ui/useAsked'
 import { dayAndTime } from '../../ui/words'
 
 const ROLES = [
@@ -26,7 +27,7 @@ const ROLES = [
 export function PeoplePage() {
   const observer = useObserver()
   const people = useQuery({ ...peopleQuery, enabled: observer.role === 'lead' })
-  const [inviting, setInviting] = useState(false)
+  const [inviting, setInviting] = useAsked('inviting')
   const [link, setLink] = useState<Link>()
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4">

@@ -31,6 +31,7 @@ const STEPS: readonly Step[] = [
     part: 'check',
     side: 'top',
     says: 'This line always says what to look at next, and why. Take it up.',
+    done: (_, { entries }) => entries.size > 0,
   },
   {
     at: 'states',

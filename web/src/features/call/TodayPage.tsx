@@ -4,12 +4,14 @@ import { Link } from 'react-router'
 import { useObserver } from '../../api/observer'
 import { wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
-import type { Today } from '../../api/types'
+import type { Survey, Today } from '../../api/types'
+import { FirstSteps } from '../../ui/FirstSteps'
 import { Notice } from '../../ui/Notice'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { Term } from '../../ui/Term'
 import { Thistle } from '../../ui/Thistle'
 import { counted, monthName } from '../../ui/words'
+import { plotsQuery } from '../plot/queries'
 import { needOf } from '../review/caseWords'
 import { queueQuery, useNews } from '../review/queries'
 import { timesIn } from './judgementWords'
@@ -26,10 +28,17 @@ export function TodayPage() {
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4">
       <div className="mx-auto w-full max-w-6xl">
         <SurveyHead chosen={chosen} title={`Today, ${observer.callSign}`} />
-        {survey && <Lists key={survey.id} surveyId={survey.id} />}
+        {survey && <Work key={survey.id} survey={survey} />}
       </div>
     </main>
   )
+}
+
+/** Nothing can be done in a survey without plots; it says what comes first. */
+function Work({ survey }: { readonly survey: Survey }) {
+  const plots = useQuery(plotsQuery(survey.id))
+  if (plots.data?.length === 0) return <FirstSteps survey={survey} />
+  return <Lists surveyId={survey.id} />
 }
 
 function Lists({ surveyId }: { readonly surveyId: string }) {

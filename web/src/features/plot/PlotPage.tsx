@@ -125,6 +125,12 @@ function OpenPlot({ surveyId, plot, trees }: OpenProps) {
             <h2 className="text-lg">{counted(rows.length, 'tree')}</h2>
             <OneOf label="Trees shown" options={SHOWN} value={shown} onChange={setShown} />
           </div>
+          {trees.length === 0 && !locked && (
+            <Notice tone="plain">
+              No tree yet. Type the first one in the line above, as it stands on the field sheet; Enter keeps
+              it and it is on the map.
+            </Notice>
+          )}
           <section
             aria-label="Trees"
             className="relative overflow-auto border border-line lg:min-h-0 lg:flex-1"

@@ -7,10 +7,12 @@ import { wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
 import type { PlotRow, Survey } from '../../api/types'
 import { Button } from '../../ui/Button'
+import { FirstSteps } from '../../ui/FirstSteps'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { Sheet } from '../../ui/Sheet'
 import { SurveyHead } from '../../ui/SurveyHead'
+import { useAsked } from '../../ui/useAsked'
 import { counted } from '../../ui/words'
 import { PlotForm } from './PlotForm'
 import { plotsQuery } from './queries'
@@ -41,7 +43,7 @@ function Plots({ survey }: { readonly survey: Survey }) {
   const observer = useObserver()
   const navigate = useNavigate()
   const plots = useQuery(plotsQuery(survey.id))
-  const [adding, setAdding] = useState(false)
+  const [adding, setAdding] = useAsked('adding')
   const [shown, setShown] = useState<Shown>('all')
   if (plots.isError) return <Notice tone="wrong">{wordsOf(plots.error)}</Notice>
   if (!plots.data) return <p role="status">Fetching the plots …</p>
@@ -66,13 +68,13 @@ function Plots({ survey }: { readonly survey: Survey }) {
             <Button onClick={() => navigate(`/surveys/${crypto.randomUUID()}/settings`)}>New survey</Button>
           </>
         )}
-        <div className="ml-auto">
-          <OneOf label="Plots shown" options={SHOWN} value={shown} onChange={setShown} />
-        </div>
+        {plots.data.length > 0 && (
+          <div className="ml-auto">
+            <OneOf label="Plots shown" options={SHOWN} value={shown} onChange={setShown} />
+          </div>
+        )}
       </div>
-      {plots.data.length === 0 && (
-        <Notice tone="plain">No plot yet. Record the first one, or import a file.</Notice>
-      )}
+      {plots.data.length === 0 && <FirstSteps survey={survey} />}
       {plots.data.length > 0 && rows.length === 0 && <Notice tone="plain">No plot has any left.</Notice>}
       <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
         {rows.map((plot) => (

@@ -7,6 +7,7 @@ import { useSurvey } from '../../api/surveys'
 import type { ReviewRow, Survey } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
+import { FirstSteps } from '../../ui/FirstSteps'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { SurveyHead } from '../../ui/SurveyHead'
@@ -71,6 +72,7 @@ function Queue({ survey }: { readonly survey: Survey }) {
       setFrom(0)
     }
   }
+  if (plots.data?.length === 0) return <FirstSteps survey={survey} />
   return (
     <>
       <div className="mt-3 flex flex-wrap items-center justify-between gap-3">

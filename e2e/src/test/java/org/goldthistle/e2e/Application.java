@@ -19,7 +19,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 
-/** The runnable jar as a user starts it, with demo data on a database of the tests' own. */
+/** The runnable jar as a user starts it, on a database of the tests' own. */
 final class Application implements AutoCloseable {
     static final String PASSPHRASE = "kettle-moss-e2e";
     private static final Path JAR = Path.of("../server/target/goldthistle.jar");
@@ -27,11 +27,11 @@ final class Application implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofSeconds(240);
 
     private final int port = freePort();
-    private final boolean playsMonths;
+    private final Map<String, String> settings;
     private Process process;
 
-    private Application(boolean playsMonths) {
-        this.playsMonths = playsMonths;
+    private Application(Map<String, String> settings) {
+        this.settings = settings;
     }
 
     /**
@@ -40,15 +40,30 @@ final class Application implements AutoCloseable {
      * @param playsMonths whether it plays the months ahead of contested calls through at once
      */
     static Application startAfresh(boolean playsMonths) {
+        return started(Map.of(
+                "GOLDTHISTLE_DEMO",
+                "true",
+                "GOLDTHISTLE_DEMO_PASSPHRASE",
+                PASSPHRASE,
+                "GOLDTHISTLE_OUTLOOK_REST",
+                playsMonths ? "0s" : "1h"));
+    }
+
+    /** Starts on an emptied database as one's own, with nobody in it but its first lead. */
+    static Application startEmpty(String lead) {
+        return started(Map.of("GOLDTHISTLE_LEAD_CALL_SIGN", lead, "GOLDTHISTLE_LEAD_PASSPHRASE", PASSPHRASE));
+    }
+
+    private static Application started(Map<String, String> settings) {
         empty();
-        var application = new Application(playsMonths);
+        var application = new Application(settings);
         application.start();
         return application;
     }
 
     /** Another instance on the same database, as behind a proxy. */
     Application another() {
-        var other = new Application(playsMonths);
+        var other = new Application(settings);
         other.start();
         return other;
     }
@@ -65,10 +80,8 @@ final class Application implements AutoCloseable {
                 JAR.toAbsolutePath().toString());
         Map<String, String> environment = builder.environment();
         environment.put("SERVER_PORT", String.valueOf(port));
-        environment.put("GOLDTHISTLE_DEMO", "true");
-        environment.put("GOLDTHISTLE_DEMO_PASSPHRASE", PASSPHRASE);
+        environment.putAll(settings);
         environment.put("SPRING_DATASOURCE_URL", databaseUrl());
-        environment.put("GOLDTHISTLE_OUTLOOK_REST", playsMonths ? "0s" : "1h");
         builder.redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(LOG.toFile()));
         try {
             process = builder.start();

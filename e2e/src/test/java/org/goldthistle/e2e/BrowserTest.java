@@ -53,7 +53,7 @@ abstract class BrowserTest {
 
     @BeforeAll
     void start() {
-        application = Application.startAfresh(playsMonths());
+        application = started();
         playwright = Playwright.create();
         browser = playwright
                 .chromium()
@@ -61,6 +61,11 @@ abstract class BrowserTest {
                         .setExecutablePath(Path.of("/usr/bin/chromium"))
                         .setHeadless(true)
                         .setArgs(CHROMIUM_FLAGS));
+    }
+
+    /** The application that the tests of a class run against; with demo data unless they say otherwise. */
+    protected Application started() {
+        return Application.startAfresh(playsMonths());
     }
 
     /** Whether the months ahead of the demo's contested calls are played through, which takes a while. */

@@ -76,7 +76,7 @@ class NothingMovesTest extends BrowserTest {
     @ParameterizedTest
     @MethodSource("trees")
     void whatever_is_entered_everything_stays_where_it_is_on_a_laptop(DemoTree tree) {
-        assertNothingMoves(signedIn("Redpoll"), tree);
+        assertNothingMoves(signedIn("Dipper"), tree);
     }
 
     @ParameterizedTest

@@ -11,14 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
-import org.goldthistle.core.sheet.GroupSheet;
-import org.goldthistle.core.sheet.NumberScale;
-import org.goldthistle.core.sheet.Range;
-import org.goldthistle.core.sheet.RangeProfile;
-import org.goldthistle.core.sheet.StateProfile;
 import org.goldthistle.core.sheet.StateScale;
-import org.goldthistle.formats.BuiltInLibrary;
-import org.goldthistle.formats.GroupSheetJson;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -33,18 +26,18 @@ class WalkTest extends BrowserTest {
     @ParameterizedTest(name = "{0}")
     @CsvSource({"birches, 23, pendula, Dipper", "larches, 38, decidua, Dipper", "sallows, 9, caprea, Dipper"})
     void by_keys(String group, int tag, String taxon, String observer) {
-        GroupSheet sheet = GroupSheetJson.read(BuiltInLibrary.sheetText(group));
+        var tree = new TypicalTree(group, taxon);
         Page page = signedIn(observer);
         BenchOnScreen bench = BenchOnScreen.open(page, tag).month("September");
         presses = 0;
-        pressesOneByOne = sheet.gate().size();
+        pressesOneByOne = tree.sheet().gate().size();
         read.clear();
 
         press(page, "a");
         for (int i = 0; i < CHECKS; i++) {
             press(page, "n");
             pressesOneByOne++;
-            readByKeys(page, character(sheet, bench), taxon);
+            readByKeys(page, tree, tree.check(bench));
             bench.settled();
         }
         signByKeys(page);
@@ -57,17 +50,17 @@ class WalkTest extends BrowserTest {
     @ParameterizedTest(name = "{0}")
     @CsvSource({"birches, 23, pendula, Wren", "larches, 38, decidua, Wren", "sallows, 9, caprea, Wren"})
     void by_touch_on_a_phone(String group, int tag, String taxon, String observer) {
-        GroupSheet sheet = GroupSheetJson.read(BuiltInLibrary.sheetText(group));
+        var tree = new TypicalTree(group, taxon);
         Page phone = signedInByTouch(observer);
         BenchOnScreen bench = BenchOnScreen.open(phone, tag).month("September");
         presses = 0;
-        pressesOneByOne = sheet.gate().size();
+        pressesOneByOne = tree.sheet().gate().size();
 
         tap(bench.button(Pattern.compile("^All of it fits")));
         for (int i = 0; i < CHECKS; i++) {
             tap(bench.button(Pattern.compile("^take it up")));
             pressesOneByOne++;
-            readByTouch(phone, bench, character(sheet, bench), taxon);
+            readByTouch(phone, bench, tree, tree.check(bench));
             bench.settled();
         }
         tap(bench.button(Pattern.compile("not yet|can be signed")));
@@ -81,48 +74,29 @@ class WalkTest extends BrowserTest {
         assertThat(presses).isLessThan(pressesOneByOne);
     }
 
-    private void readByKeys(Page page, DiagnosticCharacter character, String taxon) {
+    private void readByKeys(Page page, TypicalTree tree, DiagnosticCharacter character) {
         int looks = character.replication().replicates();
         read.add(character.id());
-        if (character.scale() instanceof StateScale states) {
-            press(page, String.valueOf(1 + likeliest(character, states, taxon)));
+        if (character.scale() instanceof StateScale) {
+            press(page, String.valueOf(1 + tree.likeliest(character)));
             if (looks > 1) {
                 press(page, "a");
             }
             pressesOneByOne += looks;
         } else {
-            String number = middle(character, taxon);
-            for (char one : typed(character, number, looks).toCharArray()) {
+            for (char one : tree.typed(character).toCharArray()) {
                 press(page, one == ' ' ? "Space" : String.valueOf(one)); // the letter that goes on takes them
             }
-            pressesOneByOne += looks * (number.length() + 1);
+            pressesOneByOne += looks * (tree.middle(character).length() + 1);
         }
     }
 
-    /**
-     * All looks in one row, with as many digits as the largest that any candidate has, and one for tenths where all lie
-     * below ten; else with spaces between.
-     */
-    private static String typed(DiagnosticCharacter character, String number, int looks) {
-        double most = character.profiles().values().stream()
-                .mapToDouble(profile -> ((RangeProfile) profile).range().rarelyHigh())
-                .max()
-                .orElseThrow();
-        boolean tenths = number.contains(".");
-        if (looks == 1 || tenths && most >= 10) {
-            return (number + " ").repeat(looks).strip();
-        }
-        int digits = String.valueOf((long) most).length() + (tenths ? 1 : 0);
-        String plain = number.replace(".", "");
-        return ("0".repeat(Math.max(0, digits - plain.length())) + plain).repeat(looks);
-    }
-
-    private void readByTouch(Page phone, BenchOnScreen bench, DiagnosticCharacter character, String taxon) {
+    private void readByTouch(Page phone, BenchOnScreen bench, TypicalTree tree, DiagnosticCharacter character) {
         int looks = character.replication().replicates();
-        if (character.scale() instanceof StateScale states) {
+        if (character.scale() instanceof StateScale) {
             tap(phone.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("States"))
                     .getByRole(AriaRole.BUTTON)
-                    .nth(likeliest(character, states, taxon)));
+                    .nth(tree.likeliest(character)));
             if (looks > 1) {
                 tap(bench.button("all alike"));
             }
@@ -132,7 +106,7 @@ class WalkTest extends BrowserTest {
             for (int i = 0; i < looks; i++) {
                 tap(ruler); // its middle: a touch a leaf
             }
-            pressesOneByOne += 1 + looks * (middle(character, taxon).length() + 1); // into the field, digits, Enter
+            pressesOneByOne += 1 + looks * (tree.middle(character).length() + 1); // into the field, digits, Enter
         }
     }
 
@@ -161,28 +135,5 @@ class WalkTest extends BrowserTest {
                 presses,
                 pressesOneByOne,
                 100.0 * (pressesOneByOne - presses) / pressesOneByOne);
-    }
-
-    private static DiagnosticCharacter character(GroupSheet sheet, BenchOnScreen bench) {
-        String name = bench.heading().innerText();
-        return sheet.characters().stream()
-                .filter(one -> one.name().equals(name))
-                .findFirst()
-                .orElseThrow();
-    }
-
-    private static int likeliest(DiagnosticCharacter character, StateScale states, String taxon) {
-        StateProfile profile = (StateProfile) character.profiles().get(taxon);
-        List<Double> shares = states.states().stream()
-                .map(state -> profile.frequency(state.id()))
-                .toList();
-        return shares.indexOf(shares.stream().max(Double::compare).orElseThrow());
-    }
-
-    private static String middle(DiagnosticCharacter character, String taxon) {
-        Range range = ((RangeProfile) character.profiles().get(taxon)).range();
-        double middle = (range.usuallyLow() + range.usuallyHigh()) / 2;
-        boolean whole = ((NumberScale) character.scale()).isCount() || middle >= 3;
-        return whole ? String.valueOf(Math.round(middle)) : String.format(Locale.ROOT, "%.1f", middle);
     }
 }
