@@ -78,7 +78,7 @@ class FirstLeadTest extends BrowserTest {
             read(bench, tree, tree.check(bench));
         }
         bench.settled();
-        click(bench.button("group only"));
+        click(bench.button(Pattern.compile("^Sign silver birch")));
         click(page.getByRole(AriaRole.DIALOG)
                 .getByRole(
                         AriaRole.BUTTON,
