@@ -7,6 +7,7 @@ import { Problem, wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
 import type { ImportColumn, ImportFile } from '../../api/types'
 import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
 import { Notice } from '../../ui/Notice'
 import { PageTitle } from '../../ui/PageTitle'
 import { counted } from '../../ui/words'
@@ -16,6 +17,7 @@ import {
   importQuery,
   isAtWork,
   sendColumns,
+  sendEncoding,
   sendFile,
   stopImport,
   storeImport,
@@ -96,8 +98,9 @@ function ChooseFile({
   return (
     <>
       <p>
-        A table (CSV, UTF-8, with a heading) or a map (GeoJSON) of plots and trees, up to 100 MB. It is
-        checked row by row and stored whole, or not at all.
+        A table (CSV, with a heading, from any spreadsheet) or a map (GeoJSON) of plots and trees, up to 100
+        MB. What its columns hold is guessed and shown first; then it is checked row by row and stored whole,
+        or not at all.
       </p>
       <label className="block w-fit font-semibold">
         File
@@ -143,6 +146,13 @@ function Import({ surveyId, importId, onForgotten }: ImportProps) {
       took(answer)
     },
   })
+  const read = useMutation({
+    mutationFn: (encoding: string) => sendEncoding(surveyId, importId, encoding),
+    onSuccess: (answer) => {
+      setChanged(undefined) // the headings may be others now
+      took(answer)
+    },
+  })
   const store = useMutation({ mutationFn: () => storeImport(surveyId, importId), onSuccess: took })
   const stop = useMutation({ mutationFn: () => stopImport(surveyId, importId), onSuccess: took })
   const forget = useMutation({
@@ -161,10 +171,10 @@ function Import({ surveyId, importId, onForgotten }: ImportProps) {
     )
   }
   if (!file.data) return <p role="status">One moment …</p>
-  const { state, name, problemCount, problems, told, plotsNew, treesNew } = file.data
+  const { state, name, problemCount, problems, told, plotsNew, treesNew, oddMedian } = file.data
   const columns = changed ?? file.data.columns
   const busy = isAtWork(file.data)
-  const error = check.error ?? store.error ?? stop.error ?? forget.error
+  const error = check.error ?? read.error ?? store.error ?? stop.error ?? forget.error
   return (
     <div className="grid gap-3">
       <p>
@@ -183,6 +193,9 @@ function Import({ surveyId, importId, onForgotten }: ImportProps) {
         <Notice tone="plain">
           Every row can be taken over: {counted(plotsNew, 'new plot')} and {counted(treesNew, 'tree')}.
         </Notice>
+      )}
+      {state === 'checked' && oddMedian != null && (
+        <AskUnit file={file.data} columns={columns} onSay={(said) => check.mutate(said)} />
       )}
       {problemCount > 0 && (
         <section aria-label="Problems" className="grid gap-2">
@@ -217,7 +230,22 @@ function Import({ surveyId, importId, onForgotten }: ImportProps) {
           {problemCount > problems.length && <p>and {problemCount - problems.length} more</p>}
         </section>
       )}
-      {!busy && state !== 'stored' && <Columns file={file.data} columns={columns} onChange={setChanged} />}
+      {!busy && state !== 'stored' && (
+        <>
+          {file.data.format === 'csv' && (
+            <div className="flex flex-wrap items-end gap-x-4 gap-y-1">
+              <Choice
+                label="Its letters are written as"
+                options={file.data.encodings.map((one) => ({ value: one, text: one }))}
+                value={file.data.encoding}
+                onChange={(encoding) => read.mutate(encoding)}
+              />
+              <p className="pb-2 text-quiet">Guessed. If names below look garbled, choose another.</p>
+            </div>
+          )}
+          <Columns file={file.data} columns={columns} onChange={setChanged} />
+        </>
+      )}
       <div className="flex flex-wrap gap-2">
         {!busy && state !== 'stored' && (
           <Button
@@ -239,6 +267,40 @@ function Import({ surveyId, importId, onForgotten }: ImportProps) {
         )}
       </div>
     </div>
+  )
+}
+
+type AskProps = {
+  readonly file: ImportFile
+  readonly columns: readonly ImportColumn[]
+  readonly onSay: (columns: readonly ImportColumn[]) => void
+}
+
+/** Half of the trees are thicker or thinner than trees are: in which unit were they measured? */
+function AskUnit({ file, columns, onSay }: AskProps) {
+  const column = columns.find((one) => one.field === 'diameter')
+  if (!column) return null
+  const units = file.fields.find((one) => one.field === 'diameter')?.units ?? []
+  const say = (unit: string, sure: boolean) =>
+    onSay([...columns.filter((one) => one !== column), { ...column, unit, sure }])
+  return (
+    <section aria-label="In which unit?" className="rounded-plain border-2 border-ink bg-card p-3">
+      <p>
+        “{column.heading}” is read in {column.unit}:{' '}
+        {file.problems.find((one) => one.heading === column.heading)?.problem}.
+      </p>
+      <div className="mt-2 flex flex-wrap gap-2">
+        {units.map((unit) => (
+          <Button
+            key={unit}
+            look={unit === column.unit ? 'plain' : 'main'}
+            onClick={() => say(unit, unit === column.unit)}
+          >
+            {unit === column.unit ? `really in ${unit}` : `in ${unit}`}
+          </Button>
+        ))}
+      </div>
+    </section>
   )
 }
 

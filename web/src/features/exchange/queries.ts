@@ -43,6 +43,15 @@ export async function sendColumns(surveyId: string, importId: string, columns: r
   )
 }
 
+export async function sendEncoding(surveyId: string, importId: string, encoding: string) {
+  return dataOf(
+    await api.PUT('/api/surveys/{surveyId}/imports/{importId}/encoding', {
+      params: { path: { surveyId, importId } },
+      body: { encoding },
+    }),
+  )
+}
+
 export async function storeImport(surveyId: string, importId: string) {
   return dataOf(
     await api.PUT('/api/surveys/{surveyId}/imports/{importId}/stored', {

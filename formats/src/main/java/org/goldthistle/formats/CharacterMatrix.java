@@ -1,5 +1,6 @@
 package org.goldthistle.formats;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
@@ -92,10 +93,15 @@ public final class CharacterMatrix {
     public static GroupSheet read(InputStream content, GroupSheet sheet) throws IOException {
         List<Refusal> refusals = new ArrayList<>();
         Map<String, Map<String, Map<String, Double>>> cells = new LinkedHashMap<>();
-        try (CsvFile file = CsvFile.open(content)) {
+        byte[] table = content.readAllBytes();
+        TextEncoding encoding = TextEncoding.of(new ByteArrayInputStream(table));
+        try (CsvFile file = CsvFile.open(new ByteArrayInputStream(table), encoding)) {
             for (String heading : List.of(CHARACTER, TAXON, STATE, VALUE)) {
                 if (!file.headings().contains(heading)) {
-                    refusals.add(new Refusal("row 1", file.headings().toString(), "a heading \"" + heading + "\""));
+                    refusals.add(new Refusal(
+                            "row 1",
+                            "the headings " + String.join(", ", file.headings()),
+                            "\"" + heading + "\" among them"));
                 }
             }
             throwIfAny(refusals);
@@ -141,7 +147,7 @@ public final class CharacterMatrix {
         String taxon = texts.getOrDefault(TAXON, "");
         String state = texts.getOrDefault(STATE, "");
         Optional<DiagnosticCharacter> character = sheet.character(id);
-        Optional<Double> value = number(texts.getOrDefault(VALUE, ""));
+        Optional<Double> value = CsvFile.number(texts.getOrDefault(VALUE, ""));
         int before = refusals.size();
         if (character.isEmpty()) {
             refusals.add(
@@ -156,7 +162,7 @@ public final class CharacterMatrix {
             refusals.add(new Refusal(
                     place + ", " + VALUE,
                     "\"" + texts.getOrDefault(VALUE, "") + "\"",
-                    "a number with a point before its decimals"));
+                    "a number, such as 0.25 or 0,25"));
         }
         if (refusals.size() == before
                 && cells.computeIfAbsent(id, one -> new LinkedHashMap<>())
@@ -177,14 +183,6 @@ public final class CharacterMatrix {
                         + String.join(
                                 ", ", scale.states().stream().map(State::id).toList())
                 : "one of " + String.join(", ", LIMITS);
-    }
-
-    private static Optional<Double> number(String text) {
-        try {
-            return Optional.of(Double.parseDouble(text)).filter(Double::isFinite);
-        } catch (NumberFormatException none) {
-            return Optional.empty();
-        }
     }
 
     private static DiagnosticCharacter withProfiles(

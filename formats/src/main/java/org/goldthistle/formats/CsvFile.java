@@ -3,11 +3,8 @@ package org.goldthistle.formats;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.CharacterCodingException;
-import java.nio.charset.CodingErrorAction;
-import java.nio.charset.StandardCharsets;
 import java.util.HashSet;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
@@ -20,37 +17,34 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.goldthistle.core.RefusedException;
 
-/** A table in a text file: RFC 4180 in UTF-8, with commas, semicolons or tabs between its cells. */
+/** A table in a text file: RFC 4180, with commas, semicolons or tabs between its cells. */
 public final class CsvFile implements RowFile {
     private static final int LONGEST_HEADING = 64 * 1024; // characters
-    private static final char BYTE_ORDER_MARK = '\uFEFF';
     private static final char[] DELIMITERS = {',', ';', '\t'};
 
     private final CSVParser parser;
+    private final TextEncoding encoding;
     private final Iterator<CSVRecord> records;
     private final List<String> headings;
 
-    private CsvFile(CSVParser parser) {
+    private CsvFile(CSVParser parser, TextEncoding encoding) {
         this.parser = parser;
+        this.encoding = encoding;
         this.records = parser.iterator();
         this.headings = read("row 1").map(CSVRecord::toList).orElse(List.of()).stream()
                 .map(String::strip)
                 .toList();
     }
 
-    /** @throws RefusedException if it has no heading, or the heading names a column twice */
+    /** A table in UTF-8. */
     public static CsvFile open(InputStream content) throws IOException {
-        BufferedReader text = new BufferedReader(new InputStreamReader(
-                content,
-                StandardCharsets.UTF_8
-                        .newDecoder()
-                        .onMalformedInput(CodingErrorAction.REPORT)
-                        .onUnmappableCharacter(CodingErrorAction.REPORT)));
+        return open(content, TextEncoding.UTF_8);
+    }
+
+    /** @throws RefusedException if it has no heading, the heading names a column twice, or it is in another encoding */
+    public static CsvFile open(InputStream content, TextEncoding encoding) throws IOException {
         try {
-            text.mark(LONGEST_HEADING);
-            if (text.read() != BYTE_ORDER_MARK) {
-                text.reset();
-            }
+            BufferedReader text = encoding.reader(content);
             text.mark(LONGEST_HEADING);
             String first = text.readLine();
             text.reset();
@@ -59,11 +53,11 @@ public final class CsvFile implements RowFile {
                     .setDelimiter(delimiter(first == null ? "" : first))
                     .setIgnoreEmptyLines(true)
                     .get();
-            CsvFile file = new CsvFile(CSVParser.parse(text, format));
+            CsvFile file = new CsvFile(CSVParser.parse(text, format), encoding);
             file.requireHeadings();
             return file;
         } catch (CharacterCodingException other) {
-            throw otherEncoding("row 1");
+            throw otherEncoding("row 1", encoding);
         }
     }
 
@@ -122,15 +116,26 @@ public final class CsvFile implements RowFile {
             return records.hasNext() ? Optional.of(records.next()) : Optional.empty();
         } catch (UncheckedIOException broken) {
             if (broken.getCause() instanceof CharacterCodingException) {
-                throw otherEncoding(place);
+                throw otherEncoding(place, encoding);
             }
             throw RefusedException.of(
                     place, "quotes that do not end as they should", "cells quoted as RFC 4180 has it");
         }
     }
 
-    private static RefusedException otherEncoding(String place) {
-        return RefusedException.of(place, "a byte that is no UTF-8", "a file saved as UTF-8");
+    private static RefusedException otherEncoding(String place, TextEncoding encoding) {
+        return RefusedException.of(
+                place, "a character that is not written as " + encoding.code() + " has it", "a file in one encoding");
+    }
+
+    /** The number in a cell, a comma standing for its point or not; empty: it is none. */
+    static Optional<Double> number(String cell) {
+        try {
+            String text = cell.indexOf('.') < 0 ? cell.replace(',', '.') : cell;
+            return Optional.of(Double.parseDouble(text)).filter(Double::isFinite);
+        } catch (NumberFormatException none) {
+            return Optional.empty();
+        }
     }
 
     @Override

@@ -1,50 +1,199 @@
 package org.goldthistle.formats;
 
+import java.text.Normalizer;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.goldthistle.core.Coded;
 
-/** A column of a survey's file. The code is the heading that we write; others are recognised too. */
+/**
+ * A column of a survey's file. The code is the heading that we write; others are recognised too, in the languages of those
+ * who send us tables, written here without accents.
+ */
 public enum SurveyField implements Coded {
     /** Code of the plot; every row has one. */
-    PLOT("plot", List.of(), "plot code", "plot id", "plot name"),
+    PLOT(
+            "plot",
+            List.of(),
+            "plot code",
+            "plot id",
+            "plot name",
+            "plot no",
+            "plot nr",
+            "plot number",
+            "probekreis",
+            "probeflache",
+            "plotnr",
+            "parzelle",
+            "placette",
+            "parcelle",
+            "no placette",
+            "parcela",
+            "plocha",
+            "provyta",
+            "powierzchnia",
+            "koeala"),
     /** Degrees north of the plot's centre, WGS 84. */
-    LATITUDE("latitude", List.of(), "lat", "plot latitude"),
+    LATITUDE("latitude", List.of(), "lat", "plot latitude", "breite", "breitengrad", "latitud", "sirka", "szerokosc"),
     /** Degrees east of it. */
-    LONGITUDE("longitude", List.of(), "lon", "lng", "long", "plot longitude"),
+    LONGITUDE(
+            "longitude",
+            List.of(),
+            "lon",
+            "lng",
+            "long",
+            "plot longitude",
+            "lange",
+            "langengrad",
+            "longitud",
+            "delka",
+            "dlugosc"),
     /** Radius of the plot. */
-    RADIUS("radius", List.of("m", "dm", "cm"), "plot radius"),
+    RADIUS("radius", List.of("m", "dm", "cm"), "plot radius", "rayon", "radio", "polomer", "promien"),
     /** Altitude of the plot. */
-    ALTITUDE("altitude", List.of("m"), "elevation", "alt"),
+    ALTITUDE("altitude", List.of("m"), "elevation", "alt", "meereshohe", "hohe uber meer", "altitud"),
     /** Keys of the plot's ground, parted by semicolons or spaces. */
     PLOT_HABITAT("plot habitat", List.of(), "plot ground"),
     /** What was noted of the plot. */
     PLOT_NOTES("plot notes", List.of(), "plot remarks"),
     /** Number on the stem; a row without one tells of a plot alone. */
-    TAG("tag", List.of(), "tree", "tree tag", "tree number", "tree no", "stem"),
+    TAG(
+            "tag",
+            List.of(),
+            "tree",
+            "tree tag",
+            "tree number",
+            "tree no",
+            "tree nr",
+            "tree id",
+            "stem",
+            "stem no",
+            "baum",
+            "baumnummer",
+            "baum nr",
+            "baumnr",
+            "arbre",
+            "no arbre",
+            "numero arbre",
+            "arbol",
+            "numero de arbol",
+            "strom",
+            "cislo stromu",
+            "trad",
+            "tradnr",
+            "trad nr",
+            "drzewo",
+            "nr drzewa"),
     /** Degrees clockwise from north. */
-    AZIMUTH("azimuth", List.of("deg", "gon"), "az", "bearing"),
+    AZIMUTH("azimuth", List.of("deg", "gon"), "az", "bearing", "azimut", "acimut", "azymut", "richtung", "baring"),
     /** From the plot's centre. */
-    DISTANCE("distance", List.of("m", "dm", "cm"), "dist"),
+    DISTANCE(
+            "distance",
+            List.of("m", "dm", "cm"),
+            "dist",
+            "entfernung",
+            "distanz",
+            "abstand",
+            "distancia",
+            "vzdalenost",
+            "avstand",
+            "odleglosc"),
     /** At breast height. */
-    DIAMETER("diameter", List.of("mm", "cm"), "dbh", "d"),
+    DIAMETER(
+            "diameter",
+            List.of("mm", "cm"),
+            "dbh",
+            "d",
+            "diam",
+            "bhd",
+            "durchmesser",
+            "brusthohendurchmesser",
+            "diametre",
+            "dhp",
+            "dap",
+            "diametro",
+            "vycetni tloustka",
+            "tloustka",
+            "brosthojdsdiameter",
+            "piersnica"),
     /** Of the tree, if measured. */
-    HEIGHT("height", List.of("dm", "m", "cm"), "h", "tree height"),
+    HEIGHT(
+            "height",
+            List.of("dm", "m", "cm"),
+            "h",
+            "tree height",
+            "hohe",
+            "baumhohe",
+            "hauteur",
+            "altura",
+            "vyska",
+            "hojd",
+            "wysokosc"),
     /** Code of its life stage. */
-    STAGE("stage", List.of(), "life stage"),
+    STAGE("stage", List.of(), "life stage", "entwicklungsstufe", "stadium", "stade", "estadio"),
     /** Code of how it came to stand there. */
-    ORIGIN("origin", List.of()),
+    ORIGIN("origin", List.of(), "herkunft", "origine", "origen", "puvod"),
     /** Keys of its own ground; empty: as its plot. */
     HABITAT("habitat", List.of(), "ground"),
     /** What was noted of its condition. */
-    CONDITION("condition", List.of(), "remarks", "notes"),
+    CONDITION(
+            "condition",
+            List.of(),
+            "remarks",
+            "notes",
+            "bemerkung",
+            "bemerkungen",
+            "zustand",
+            "remarque",
+            "remarques",
+            "observaciones",
+            "poznamka",
+            "anmarkning",
+            "uwagi"),
     /** Id of the confusable group it belongs to. */
-    GROUP("group", List.of(), "group id"),
+    GROUP("group", List.of(), "group id", "gruppe", "groupe", "grupo", "skupina", "grupp", "grupa"),
     /** Scientific name of a taxon that nobody doubts. */
-    TAXON("taxon", List.of(), "species", "scientific name", "plain taxon"),
+    TAXON(
+            "taxon",
+            List.of(),
+            "species",
+            "scientific name",
+            "plain taxon",
+            "art",
+            "baumart",
+            "espece",
+            "essence",
+            "especie",
+            "druh",
+            "tradslag",
+            "gatunek"),
     /** Tag of the stem that bears the call of its clone. */
-    CLONE_OF("clone of", List.of(), "clone");
+    CLONE_OF("clone of", List.of(), "clone", "klon", "klon von");
+
+    /** How units are written beside their own signs. */
+    private static final Map<String, String> UNIT_WORDS = Map.of(
+            "degrees",
+            "deg",
+            "degree",
+            "deg",
+            "grad",
+            "deg",
+            "metres",
+            "m",
+            "meter",
+            "m",
+            "metre",
+            "m",
+            "millimetres",
+            "mm",
+            "centimetres",
+            "cm",
+            "zentimeter",
+            "cm");
+
+    private static final Pattern ACCENTS = Pattern.compile("\\p{M}+");
 
     private final String code;
     private final List<String> units;
@@ -98,10 +247,16 @@ public enum SurveyField implements Coded {
         return plain.equals(code) || others.contains(plain);
     }
 
+    /** In small letters without accents, signs and fillers, its unit as we write it: "Ø BHD [cm]" is "bhd cm". */
     private static String plain(String heading) {
-        return heading.toLowerCase(Locale.ROOT)
-                .replaceAll("[_()\\[\\],.°-]+", " ")
-                .strip()
-                .replaceAll("\\s+", " ");
+        String letters = ACCENTS.matcher(Normalizer.normalize(heading, Normalizer.Form.NFD))
+                .replaceAll("")
+                .toLowerCase(Locale.ROOT)
+                .replace('ł', 'l')
+                .replaceAll("[^\\p{L}\\p{N}]+", " ")
+                .strip();
+        int unit = letters.lastIndexOf(' ') + 1;
+        String ours = UNIT_WORDS.getOrDefault(letters.substring(unit), letters.substring(unit));
+        return (letters.substring(0, unit) + ours).replace(" in ", " ").strip();
     }
 }

@@ -151,19 +151,15 @@ public record SurveyRecordReader(Map<SurveyField, Column> columns) {
         return field.units().isEmpty() ? "these" : field.units().get(0);
     }
 
-    /** In our own unit; a comma may stand for the point. */
+    /** In our own unit. */
     private Double number(FileRow row, SurveyField field, Refusals refusals) {
         String text = text(row, field);
         if (text.isEmpty()) {
             return null;
         }
-        try {
-            double value = Double.parseDouble(text.indexOf('.') < 0 ? text.replace(',', '.') : text);
-            return inOurUnit(value, field);
-        } catch (NumberFormatException notANumber) {
-            refusals.require(false, heading(field), text, "a number");
-            return null;
-        }
+        Optional<Double> value = CsvFile.number(text);
+        refusals.require(value.isPresent(), heading(field), text, "a number");
+        return value.map(one -> inOurUnit(one, field)).orElse(null);
     }
 
     private double inOurUnit(double value, SurveyField field) {

@@ -145,7 +145,7 @@ class GroupSheetJsonTest {
     void a_key_twice_is_refused() {
         assertThatExceptionOfType(RefusedException.class)
                 .isThrownBy(() -> GroupSheetJson.read("{\"id\": \"a\", \"id\": \"b\"}"))
-                .withMessageContaining("Duplicate");
+                .withMessageContaining("twice in one object");
     }
 
     private static String firstReplaced(String text, String sound, String broken) {

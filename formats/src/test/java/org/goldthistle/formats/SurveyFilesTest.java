@@ -154,6 +154,18 @@ class SurveyFilesTest {
         "distance dm, DISTANCE, dm",
         "Lat., LATITUDE, ''",
         "height m, HEIGHT, m",
+        "BHD [cm], DIAMETER, cm",
+        "Azimut, AZIMUTH, ''",
+        "Azimut (Grad), AZIMUTH, deg",
+        "Entfernung, DISTANCE, ''",
+        "diam., DIAMETER, ''",
+        "Durchmesser in mm, DIAMETER, mm",
+        "Diamètre (cm), DIAMETER, cm",
+        "Höhe [m], HEIGHT, m",
+        "Číslo stromu, TAG, ''",
+        "Odległość (m), DISTANCE, m",
+        "Probefläche, PLOT, ''",
+        "espèce, TAXON, ''",
     })
     void a_heading_is_known_by_its_words_and_its_unit(String heading, SurveyField field, String unit) {
         assertThat(SurveyField.ofHeading(heading)).contains(field);
@@ -172,6 +184,22 @@ class SurveyFilesTest {
         assertThat(tree.diameterMillimetres()).isEqualTo(123);
         assertThat(tree.heightDecimetres()).isEqualTo(185);
         assertThat(tree.group()).isEqualTo("birches");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"UTF-8, UTF_8", "UTF-16, UTF_16", "UTF-16LE, UTF_16", "windows-1252, WINDOWS_1252"})
+    void the_encoding_of_a_table_is_told_and_its_words_are_read_in_it(String written, TextEncoding told)
+            throws IOException {
+        String mark = written.equals("UTF-16LE") ? "\uFEFF" : ""; // Java writes one for UTF-16 by itself
+        String text = mark + "Probefläche;Baum;Azimut;Entfernung;BHD [cm]\r\nKörnbach 1;3;100;4,5;12,3\r\n";
+        Charset charset = Charset.forName(written);
+
+        TextEncoding encoding = TextEncoding.of(bytes(text, charset));
+        SurveyRecord tree = read(CsvFile.open(bytes(text, charset), encoding)).get(0);
+
+        assertThat(encoding).isEqualTo(told);
+        assertThat(tree.plot()).isEqualTo("Körnbach 1");
+        assertThat(tree.diameterMillimetres()).isEqualTo(123);
     }
 
     @Test
@@ -195,6 +223,8 @@ class SurveyFilesTest {
         assertThatThrownBy(() -> read(CsvFile.open(bytes("plot,tag\nBäck,1\n", old))))
                 .hasMessageContaining("UTF-8")
                 .hasMessageContaining("row");
+        assertThatThrownBy(() -> read(CsvFile.open(bytes("a,bc\n", StandardCharsets.UTF_8), TextEncoding.UTF_16)))
+                .hasMessageContaining("UTF-16");
         assertThatThrownBy(() -> read(CsvFile.open(bytes("plot,tag\n\"Beck,1\n", StandardCharsets.UTF_8))))
                 .hasMessageContaining("quotes");
         assertThatThrownBy(() -> CsvFile.open(bytes("", StandardCharsets.UTF_8)))

@@ -40,7 +40,7 @@ class ExchangeController {
         this.exports = exports;
     }
 
-    /** Sends a file of plots and trees: CSV or GeoJSON, UTF-8, as it is. */
+    /** Sends a file of plots and trees: CSV or GeoJSON, as it is. */
     @PutMapping(path = "/imports/{importId}", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @ForObservers
     ImportDto send(
@@ -61,6 +61,17 @@ class ExchangeController {
             @PathVariable UUID importId,
             @AuthenticationPrincipal SignedInObserver observer) {
         return imports.show(surveyId, importId, observer.id());
+    }
+
+    /** Reads a table in another encoding than it was guessed to be in. */
+    @PutMapping("/imports/{importId}/encoding")
+    @ForObservers
+    ImportDto readAs(
+            @PathVariable UUID surveyId,
+            @PathVariable UUID importId,
+            @AuthenticationPrincipal SignedInObserver observer,
+            @Valid @RequestBody EncodingBody body) {
+        return imports.readAs(surveyId, importId, observer.id(), body.encoding());
     }
 
     /** Says what the columns hold, and begins to check every row. */
@@ -147,6 +158,9 @@ class ExchangeController {
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
                 .body(content);
     }
+
+    /** The name of an encoding. */
+    record EncodingBody(@NotNull String encoding) {}
 
     /** What the columns hold; a heading that is left out is not taken over. */
     record ColumnsBody(@NotNull List<@NotNull @Valid ColumnDto> columns) {}

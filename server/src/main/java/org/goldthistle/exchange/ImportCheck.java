@@ -6,12 +6,14 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicLong;
-import org.goldthistle.core.Refusal;
+import org.goldthistle.core.Coded;
 import org.goldthistle.core.Refusals;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.exchange.ImportDto.ColumnDto;
@@ -20,6 +22,7 @@ import org.goldthistle.formats.RowFile;
 import org.goldthistle.formats.SurveyField;
 import org.goldthistle.formats.SurveyRecord;
 import org.goldthistle.formats.SurveyRecordReader;
+import org.goldthistle.formats.TextEncoding;
 import org.goldthistle.survey.PlotBody;
 import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.TreeBody;
@@ -65,31 +68,45 @@ class ImportCheck {
     void run(UUID importId) throws IOException {
         forgetEarlier(importId);
         Map<String, Object> file = jdbc.sql(
-                        "select survey_id, format, size_bytes, mapping::text mapping from import_file"
+                        "select survey_id, format, encoding, size_bytes, mapping::text mapping from import_file"
                                 + " where id = ?")
                 .param(importId)
                 .query()
                 .singleRow();
         UUID surveyId = (UUID) file.get("survey_id");
-        SurveyRecordReader reader = reader((String) file.get("mapping"));
+        TextEncoding encoding =
+                Coded.find(TextEncoding.values(), (String) file.get("encoding")).orElseThrow();
+        List<ColumnDto> columns = json.readValue((String) file.get("mapping"), new TypeReference<>() {});
+        SurveyRecordReader reader = reader(columns);
+        ImportProblems problems = new ImportProblems(importId, reader);
+        Diameters diameters = new Diameters();
         ImportRules rules = new ImportRules(surveys.limitsOf(surveyId), surveys.groupsOf(surveyId));
         double size = Math.max(1, (long) file.get("size_bytes"));
         AtomicLong fetched = new AtomicLong();
         long rows = 0;
-        try (RowFile content = files.rows(importId, (String) file.get("format"), fetched::set)) {
+        try (RowFile content = files.rows(importId, (String) file.get("format"), encoding, fetched::set)) {
             List<Object[]> good = new ArrayList<>();
-            List<Object[]> bad = new ArrayList<>();
             for (Optional<FileRow> row = content.next(); row.isPresent(); row = content.next()) {
-                sort(importId, row.get(), reader, rules, good, bad);
+                SurveyRecord read = sort(importId, row.get(), reader, rules, good, problems);
+                if (read.diameterMillimetres() != null) {
+                    diameters.add(read.diameterMillimetres());
+                }
                 if (++rows % BATCH == 0) {
-                    put(good, bad);
+                    put(good, problems.taken());
                     progress.note(importId, rows, READING * fetched.get() / size);
                 }
             }
-            put(good, bad);
+            put(good, problems.taken());
         }
         progress.note(importId, rows, READING);
-        inTransaction.executeWithoutResult(status -> askTheDatabase(importId, surveyId));
+        boolean isSure = columns.stream()
+                .anyMatch(one -> ImportWorker.field(one) == SurveyField.DIAMETER && Boolean.TRUE.equals(one.sure()));
+        OptionalInt oddMedian = isSure ? OptionalInt.empty() : diameters.oddMedian();
+        inTransaction.executeWithoutResult(status -> {
+            askTheDatabase(importId, surveyId, problems);
+            oddMedian.ifPresent(median -> askForTheUnit(importId, median, problems));
+            count(importId, surveyId);
+        });
         progress.note(importId, rows, 1);
     }
 
@@ -101,15 +118,16 @@ class ImportCheck {
             jdbc.sql("delete from import_problem where import_id = ?")
                     .param(importId)
                     .update();
-            jdbc.sql("update import_file set problem_count = 0, plots_new = 0, trees_new = 0 where id = ?")
+            jdbc.sql("update import_file set problem_count = 0, plots_new = 0, trees_new = 0, odd_median = null"
+                            + " where id = ?")
                     .param(importId)
                     .update();
         });
     }
 
-    private SurveyRecordReader reader(String mapping) throws JsonProcessingException {
+    private static SurveyRecordReader reader(List<ColumnDto> mapping) {
         Map<SurveyField, SurveyRecordReader.Column> columns = new EnumMap<>(SurveyField.class);
-        for (ColumnDto column : json.readValue(mapping, new TypeReference<List<ColumnDto>>() {})) {
+        for (ColumnDto column : mapping) {
             columns.put(
                     ImportWorker.field(column),
                     new SurveyRecordReader.Column(column.heading(), column.unit() == null ? "" : column.unit()));
@@ -117,13 +135,13 @@ class ImportCheck {
         return new SurveyRecordReader(columns);
     }
 
-    private void sort(
+    private SurveyRecord sort(
             UUID importId,
             FileRow row,
             SurveyRecordReader reader,
             ImportRules rules,
             List<Object[]> good,
-            List<Object[]> bad)
+            ImportProblems problems)
             throws JsonProcessingException {
         Refusals ofPlot = new Refusals();
         Refusals ofTree = new Refusals();
@@ -143,18 +161,8 @@ class ImportCheck {
                         : json.writeValueAsString(new ImportedTree(tree, read.cloneOf()))
             });
         }
-        note(importId, row.place(), ofPlot, bad);
-        note(importId, row.place(), ofTree, bad);
-    }
-
-    private static void note(UUID importId, long place, Refusals refusals, List<Object[]> bad) {
-        try {
-            refusals.throwIfAny();
-        } catch (RefusedException refused) {
-            for (Refusal one : refused.refusals()) {
-                bad.add(new Object[] {importId, place, one.key(), one.found() + ": it must be " + one.expected()});
-            }
-        }
+        problems.note(row, ofPlot, ofTree);
+        return read;
     }
 
     /** What a row says of its plot; what it does not say is null. */
@@ -188,18 +196,52 @@ class ImportCheck {
             template.batchUpdate("insert into import_problem values (?, ?, ?, ?)", bad);
         });
         good.clear();
-        bad.clear();
     }
 
-    /** What rows must hold together, and beside what is stored already. */
-    private void askTheDatabase(UUID importId, UUID surveyId) {
+    /** What rows must hold together, and beside what is stored already; told by the file's own headings. */
+    private void askTheDatabase(UUID importId, UUID surveyId, ImportProblems problems) {
         jdbc.sql("analyze import_row").update();
+        Map<String, String> headings = new HashMap<>();
+        for (SurveyField field : SurveyField.values()) {
+            headings.put(field.code(), problems.heading(field));
+        }
         for (String question : ImportQuestions.ALL) {
-            jdbc.sql("insert into import_problem select :import, found.* from (" + question + ") found")
+            jdbc.sql("insert into import_problem select :import, place, :headings::jsonb ->> field, problem from ("
+                            + question + ") found (place, field, problem)")
                     .param("import", importId)
                     .param("survey", surveyId)
+                    .param("headings", text(headings))
                     .update();
         }
+    }
+
+    private String text(Map<String, String> headings) {
+        try {
+            return json.writeValueAsString(headings);
+        } catch (JsonProcessingException broken) {
+            throw new IllegalStateException("headings can be written as JSON", broken);
+        }
+    }
+
+    /** Diameters of another unit are one cause, so they are one problem: the unit is asked for. */
+    private void askForTheUnit(UUID importId, int median, ImportProblems problems) {
+        String heading = problems.heading(SurveyField.DIAMETER);
+        jdbc.sql("delete from import_problem where import_id = ? and heading = ?")
+                .params(importId, heading)
+                .update();
+        jdbc.sql("insert into import_problem values (?, 1, ?, ?)")
+                .params(
+                        importId,
+                        heading,
+                        "half of the trees would be " + (Diameters.isThick(median) ? "thicker" : "thinner") + " than "
+                                + median + " mm; say in which unit they were measured")
+                .update();
+        jdbc.sql("update import_file set odd_median = ? where id = ?")
+                .params(median, importId)
+                .update();
+    }
+
+    private void count(UUID importId, UUID surveyId) {
         jdbc.sql(
                         "update import_file set problem_count = (select count(*) from import_problem where import_id = :import),"
                                 + " trees_new = (select count(*) from import_row where import_id = :import and tag is not null),"

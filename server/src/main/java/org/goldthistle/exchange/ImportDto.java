@@ -9,6 +9,8 @@ import org.springframework.lang.Nullable;
  * A file on its way in.
  *
  * @param format csv or geojson
+ * @param encoding that a table is read in
+ * @param encodings that a table can be read in
  * @param state sent, checking, checked, storing, stored, stopped, broken or taken-back
  * @param headings of its columns, in their order
  * @param sample its first rows, in the order of the headings
@@ -18,12 +20,15 @@ import org.springframework.lang.Nullable;
  * @param shareDone of the work in hand, in [0, 1]
  * @param problemCount rows and cells that cannot be taken over
  * @param problems the first of them
+ * @param oddMedian the median diameter in mm where it is so far off that the unit is asked for; null: it is not
  * @param told what is wrong with the file as a whole; empty: nothing
  */
 record ImportDto(
         UUID id,
         String name,
         String format,
+        String encoding,
+        List<String> encodings,
         String state,
         List<String> headings,
         List<List<String>> sample,
@@ -35,10 +40,20 @@ record ImportDto(
         int treesNew,
         long problemCount,
         List<ProblemDto> problems,
+        @Nullable Integer oddMedian,
         String told) {
 
-    /** A heading, and what it is taken for: a field, and the unit in which it is given. */
-    record ColumnDto(String heading, String field, @Nullable String unit) {}
+    /**
+     * A heading, and what it is taken for.
+     *
+     * @param unit in which it is given; null: it has none
+     * @param sure whether somebody said so after they were asked, since the figures look like another unit's
+     */
+    record ColumnDto(
+            String heading,
+            String field,
+            @Nullable String unit,
+            @Nullable Boolean sure) {}
 
     /** What a heading can be taken for, and the units in which that may be given, ours first. */
     record FieldDto(String field, List<String> units) {}

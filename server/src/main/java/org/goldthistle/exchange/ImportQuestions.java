@@ -50,7 +50,7 @@ final class ImportQuestions {
 
     /** Stems stand within their plot. */
     private static final String OUTSIDE_PLOT =
-            "select r.place, 'distance', (r.tree #>> '{body,distanceMetres}') || ': it must be within the plot,"
+            "select r.place, 'distance', trim_scale((r.tree #>> '{body,distanceMetres}')::numeric) || ' m: it must be within the plot,"
                     + " whose radius is ' || c.radius || ' m' from import_row r join lateral (select coalesce("
                     + "(select p.radius_metres from plot p where p.survey_id = :survey and p.code = r.plot_code),"
                     + "(select (f.plot ->> 'radiusMetres')::float8 from import_row f where f.import_id = r.import_id"

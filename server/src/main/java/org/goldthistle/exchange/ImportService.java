@@ -11,21 +11,25 @@ import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.goldthistle.core.Coded;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.exchange.ImportDto.ColumnDto;
 import org.goldthistle.formats.FileRow;
 import org.goldthistle.formats.GeoJsonFile;
 import org.goldthistle.formats.RowFile;
 import org.goldthistle.formats.SurveyField;
+import org.goldthistle.formats.TextEncoding;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.survey.SurveyService;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -84,10 +88,10 @@ class ImportService {
             long size = files.keep(importId, content);
             String format =
                     files.firstCharacter(importId).filter(one -> one == '{').isPresent() ? "geojson" : "csv";
-            List<String> headings = headings(importId, format);
-            jdbc.sql("update import_file set format = ?, size_bytes = ?, headings = ?, mapping = ?::jsonb where id = ?")
-                    .params(format, size, headings.toArray(String[]::new), text(guess(headings)), importId)
+            jdbc.sql("update import_file set format = ?, size_bytes = ? where id = ?")
+                    .params(format, size, importId)
                     .update();
+            readAs(importId, format, format.equals("csv") ? files.encoding(importId) : TextEncoding.UTF_8);
         } catch (IOException | RefusedException unreadable) {
             throw Problem.unfit(
                     "unreadable-file",
@@ -97,8 +101,47 @@ class ImportService {
         return show(surveyId, importId, observerId);
     }
 
-    private List<String> headings(UUID importId, String format) throws IOException {
-        try (RowFile rows = files.rows(importId, format, read -> {})) {
+    /**
+     * Reads a table in another encoding than it was guessed to be in, and guesses anew what its columns hold.
+     *
+     * @throws Problem if it cannot be read so
+     */
+    @Transactional
+    public ImportDto readAs(UUID surveyId, UUID importId, UUID observerId, String encoding) {
+        surveys.requireOpen(surveyId, observerId);
+        Kept kept = own(surveyId, importId, observerId);
+        requireIdle(kept);
+        requireNotStored(kept);
+        TextEncoding asked = Coded.find(TextEncoding.values(), encoding)
+                .orElseThrow(() -> Problem.unfit(
+                        "no-such-encoding",
+                        "A table is read as " + Coded.codes(TextEncoding.values()) + ", but \"" + encoding
+                                + "\" was sent. Nothing was changed."));
+        try {
+            readAs(importId, kept.format(), asked);
+        } catch (IOException | RefusedException unreadable) {
+            throw Problem.unfit(
+                    "unreadable-file",
+                    "Read as " + encoding + ", this file makes no sense: " + unreadable.getMessage()
+                            + ". It stays as it was; choose another encoding.");
+        }
+        change(importId, "sent");
+        return show(surveyId, importId, observerId);
+    }
+
+    private void readAs(UUID importId, String format, TextEncoding encoding) throws IOException {
+        List<String> headings = headings(importId, format, encoding);
+        jdbc.sql("update import_file set encoding = ?, headings = ?, mapping = ?::jsonb, problem_count = 0,"
+                        + " odd_median = null where id = ?")
+                .params(encoding.code(), headings.toArray(String[]::new), text(guess(headings)), importId)
+                .update();
+        jdbc.sql("delete from import_problem where import_id = ?")
+                .param(importId)
+                .update();
+    }
+
+    private List<String> headings(UUID importId, String format, TextEncoding encoding) throws IOException {
+        try (RowFile rows = files.rows(importId, format, encoding, read -> {})) {
             if (format.equals("geojson")) {
                 Optional<FileRow> row = rows.next();
                 while (row.isPresent()) { // every feature may have properties of its own
@@ -123,7 +166,8 @@ class ImportService {
                             field.code(),
                             field.unitIn(heading)
                                     .or(() -> field.units().stream().findFirst())
-                                    .orElse(null))));
+                                    .orElse(null),
+                            null)));
         }
         return columns;
     }
@@ -134,6 +178,7 @@ class ImportService {
         surveys.requireOpen(surveyId, observerId);
         Kept kept = own(surveyId, importId, observerId);
         requireIdle(kept);
+        requireNotStored(kept);
         requireColumns(columns);
         change(importId, "checking");
         jdbc.sql("update import_file set mapping = ?::jsonb where id = ?")
@@ -222,7 +267,7 @@ class ImportService {
         Kept kept = own(surveyId, importId, observerId);
         List<String> headings = kept.headings();
         List<List<String>> sample = new ArrayList<>();
-        try (RowFile rows = files.rows(importId, kept.format(), read -> {})) {
+        try (RowFile rows = files.rows(importId, kept.format(), kept.encoding(), read -> {})) {
             while (sample.size() < SAMPLE_ROWS) {
                 Optional<FileRow> row = rows.next();
                 if (row.isEmpty()) {
@@ -242,6 +287,8 @@ class ImportService {
                 importId,
                 kept.name(),
                 kept.format(),
+                kept.encoding().code(),
+                Arrays.stream(TextEncoding.values()).map(TextEncoding::code).toList(),
                 kept.state(),
                 headings,
                 sample,
@@ -253,6 +300,7 @@ class ImportService {
                 kept.treesNew(),
                 kept.problems(),
                 problems(importId),
+                kept.oddMedian(),
                 kept.told());
     }
 
@@ -278,6 +326,12 @@ class ImportService {
             throw Problem.conflict(
                     "still-at-work",
                     "This file is still being worked on. Nothing was changed; wait, or stop it first.");
+        }
+    }
+
+    private static void requireNotStored(Kept kept) {
+        if (kept.state().equals("stored") || kept.state().equals("taken-back")) {
+            throw Problem.conflict("is-stored", "This file is stored already. Nothing was changed; send it again.");
         }
     }
 
@@ -349,6 +403,7 @@ class ImportService {
                 row.getObject("observer_id", UUID.class),
                 row.getString("name"),
                 row.getString("format"),
+                Coded.find(TextEncoding.values(), row.getString("encoding")).orElseThrow(),
                 row.getString("state"),
                 List.of((String[]) row.getArray("headings").getArray()),
                 mapping == null ? List.of() : columns(mapping),
@@ -357,6 +412,7 @@ class ImportService {
                 row.getInt("plots_new"),
                 row.getInt("trees_new"),
                 row.getLong("problem_count"),
+                row.getObject("odd_median", Integer.class),
                 row.getString("told"),
                 row.getTimestamp("alive_at"));
     }
@@ -383,6 +439,7 @@ class ImportService {
             UUID observerId,
             String name,
             String format,
+            TextEncoding encoding,
             String state,
             List<String> headings,
             List<ColumnDto> columns,
@@ -391,6 +448,7 @@ class ImportService {
             int plotsNew,
             int treesNew,
             long problems,
+            @Nullable Integer oddMedian,
             String told,
             Timestamp aliveAt) {}
 }

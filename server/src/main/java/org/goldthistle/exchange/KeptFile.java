@@ -12,6 +12,7 @@ import java.util.function.LongConsumer;
 import org.goldthistle.formats.CsvFile;
 import org.goldthistle.formats.GeoJsonFile;
 import org.goldthistle.formats.RowFile;
+import org.goldthistle.formats.TextEncoding;
 import org.goldthistle.platform.Problem;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -57,7 +58,7 @@ class KeptFile {
     Optional<Character> firstCharacter(UUID importId) throws IOException {
         try (InputStream content = open(importId, read -> {})) {
             for (int one = content.read(); one >= 0; one = content.read()) {
-                boolean isMark = one == 0xEF || one == 0xBB || one == 0xBF; // a byte order mark
+                boolean isMark = one == 0xEF || one == 0xBB || one == 0xBF; // a byte order mark of UTF-8
                 if (!isMark && !Character.isWhitespace(one)) {
                     return Optional.of((char) one);
                 }
@@ -66,10 +67,17 @@ class KeptFile {
         return Optional.empty();
     }
 
+    /** Which encoding a kept table most likely has. */
+    TextEncoding encoding(UUID importId) throws IOException {
+        try (InputStream content = open(importId, read -> {})) {
+            return TextEncoding.of(content);
+        }
+    }
+
     /** The rows of a kept file from its beginning; tells how many bytes were fetched so far. */
-    RowFile rows(UUID importId, String format, LongConsumer fetched) throws IOException {
+    RowFile rows(UUID importId, String format, TextEncoding encoding, LongConsumer fetched) throws IOException {
         InputStream content = open(importId, fetched);
-        return format.equals("csv") ? CsvFile.open(content) : GeoJsonFile.open(content);
+        return format.equals("csv") ? CsvFile.open(content, encoding) : GeoJsonFile.open(content);
     }
 
     private InputStream open(UUID importId, LongConsumer fetched) {

@@ -1,7 +1,9 @@
 package org.goldthistle.platform;
 
+import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonMappingException;
+import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -79,17 +81,15 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
                     .map(step -> step.getFieldName() == null ? "[" + step.getIndex() + "]" : "." + step.getFieldName())
                     .collect(Collectors.joining())
                     .substring(1);
-            return path + ": " + firstSentence(mapping.getOriginalMessage());
+            return path
+                    + (mapping instanceof UnrecognizedPropertyException
+                            ? ": nothing of that name belongs here"
+                            : ": what stands there is missing or of another kind than belongs there");
         }
         if (unreadable.getCause() instanceof JsonProcessingException broken) {
-            return firstSentence(broken.getOriginalMessage());
+            JsonLocation at = broken.getLocation();
+            return "it is no JSON" + (at == null ? "" : " at line " + at.getLineNr() + ", column " + at.getColumnNr());
         }
         return "the body is missing";
-    }
-
-    /** Jackson's message up to where it starts to name classes of ours. */
-    private static String firstSentence(String message) {
-        String line = message.split("\n", 2)[0].split(" \\(", 2)[0].split("; ", 2)[0];
-        return line.replaceAll("`?(java|org)\\.[\\w.$]+`?", "the expected kind").replaceAll("\\.+$", "");
     }
 }
