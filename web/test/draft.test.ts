@@ -85,7 +85,10 @@ describe('characters', () => {
     expect(length.profiles.a).toEqual({ range: [1, 2, 3, 4] })
     expect(asKind(length, 'count', []).unit).toBeUndefined()
     expect(asKind(asKind(length, 'count', []), 'ratio', []).profiles).toBe(length.profiles)
-    expect(asKind(length, 'ordered', [taxon('a')]).profiles.a).toEqual({ one: 0.5, other: 0.5 })
+    expect(asKind(length, 'ordered', [taxon('a')]).profiles.a).toEqual({
+      'one-way': 0.5,
+      'the-other-way': 0.5,
+    })
   })
 
   it('get ids of their own', () => {

@@ -11,7 +11,11 @@ const taxa: NamedTaxon[] = [
   { scientificName: 'Frangula alnus', commonName: 'alder buckthorn', groupId: 'bird-cherries' },
   { scientificName: 'Quercus robur', commonName: 'pedunculate oak' },
 ]
-const groups = [{ groupId: 'birches' }, { groupId: 'bird-cherries' }, { groupId: 'larches' }] as Group[]
+const groups = [
+  { groupId: 'birches', shortName: 'birches' },
+  { groupId: 'bird-cherries', shortName: 'bird cherries' },
+  { groupId: 'larches-of-the-north', shortName: 'larches' },
+] as Group[]
 const read = (line: string) => parseLine(line, { taxa, groups })
 
 describe('a line of quick entry', () => {
@@ -47,7 +51,7 @@ describe('a line of quick entry', () => {
       stage: 'mature',
       origin: 'wild',
     })
-    expect(tree.groupId).toBe(line.includes('larch') ? 'larches' : 'birches')
+    expect(tree.groupId).toBe(line.includes('larch') ? 'larches-of-the-north' : 'birches')
   })
 
   it('tells a taxon that nobody doubts from one that is contested', () => {

@@ -2,7 +2,15 @@ import { describe, expect, it } from 'vitest'
 import type { NamedTaxon, TreeRow } from '../src/api/types'
 import { identityOf, lookOf, stateOf } from '../src/features/plot/standing'
 
-const taxa: NamedTaxon[] = [{ scientificName: 'Quercus robur', commonName: 'pedunculate oak' }]
+const taxa: NamedTaxon[] = [
+  { scientificName: 'Quercus robur', commonName: 'pedunculate oak' },
+  {
+    scientificName: 'Prunus padus',
+    commonName: 'bird cherry',
+    groupId: 'bird-cherries',
+    groupName: 'bird cherries',
+  },
+]
 const birch = (part: Partial<TreeRow> = {}) =>
   ({
     id: 'b',

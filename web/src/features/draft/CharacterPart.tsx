@@ -10,6 +10,7 @@ import { useEditor, wrongIn } from './editor'
 import { Factor, Factors } from './Factors'
 import { LeaveOut } from './LeaveOut'
 import { MonthRing } from './MonthRing'
+import { withCharacterChanged } from './naming'
 import { RangeRuler } from './RangeRuler'
 import { Shares } from './Shares'
 import {
@@ -45,15 +46,12 @@ type Props = { readonly index: number; readonly onGone: () => void }
 
 /** One character: what it looks like in each taxon, how far it can be trusted, and how it is checked. */
 export function CharacterPart({ index, onGone }: Props) {
-  const { sheet, refusals, readOnly, regional, change } = useEditor()
+  const { sheet, refusals, saved, readOnly, regional, change } = useEditor()
   const character = sheet.characters[index]
   if (!character) return <p>There is no such character in this draft any more. Choose one from the list.</p>
   const fixed = readOnly || regional
   const set = (next: Partial<CharacterFile>) =>
-    change((before) => ({
-      ...before,
-      characters: replaced(before.characters, index, (one) => ({ ...one, ...next })),
-    }))
+    change((before) => withCharacterChanged(before, index, next, saved))
   const wrong = (...keys: string[]) =>
     wrongIn(
       refusals,

@@ -1,8 +1,10 @@
 import { Field } from '../../ui/Field'
 import { Another } from './Another'
 import { DrawHint } from './DrawHint'
+import { useEditor } from './editor'
 import { LeaveOut } from './LeaveOut'
-import { type CharacterFile, idOf, profileOf, replaced, type StateFile, sharesOf } from './sheetFile'
+import { withStateChanged } from './naming'
+import { type CharacterFile, idOf, profileOf, type StateFile, sharesOf } from './sheetFile'
 
 type Props = {
   readonly character: CharacterFile
@@ -12,9 +14,9 @@ type Props = {
 
 /** Its states with their words and drawings. */
 export function StatesOf({ character, set, disabled }: Props) {
+  const { saved } = useEditor()
   const states = character.states ?? []
-  const setState = (i: number, next: Partial<StateFile>) =>
-    set({ states: replaced(states, i, (one) => ({ ...one, ...next })) })
+  const setState = (i: number, next: Partial<StateFile>) => set(withStateChanged(character, i, next, saved))
   const without = (gone: StateFile) => {
     const left = states.filter((one) => one !== gone)
     set({
@@ -39,7 +41,8 @@ export function StatesOf({ character, set, disabled }: Props) {
       <legend className="font-semibold">States and their drawings</legend>
       <ul className="grid gap-3 xl:grid-cols-2">
         {states.map((state, i) => (
-          <li key={state.id} className="rounded-plain border border-line bg-card p-3">
+          // biome-ignore lint/suspicious/noArrayIndexKey: an id follows its name while that is typed
+          <li key={i} className="rounded-plain border border-line bg-card p-3">
             <div className="mb-2 flex items-end gap-2">
               <Field
                 className="grow"
@@ -69,7 +72,7 @@ export function StatesOf({ character, set, disabled }: Props) {
                 ...states,
                 {
                   id: idOf(
-                    'state',
+                    'another state',
                     states.map((one) => one.id),
                   ),
                   name: 'another state',

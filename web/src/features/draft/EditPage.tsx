@@ -17,9 +17,10 @@ import { FunctionsPart } from './FunctionsPart'
 import { AboutPart, GatePart } from './GroupPart'
 import { MatrixIn } from './MatrixIn'
 import { Parts } from './Parts'
-import type { Part } from './parts'
+import { type Part, placeWords } from './parts'
 import { discard, draftEnded, draftQuery, sendChange } from './queries'
 import { SeasonBeside } from './SeasonBeside'
+import type { SheetFile } from './sheetFile'
 import { TaxaPart } from './TaxaPart'
 
 const LOOK_AGAIN = 5000 // milliseconds
@@ -81,6 +82,7 @@ function Editing({ fetched, part, onPart }: EditingProps) {
       value={{
         sheet,
         refusals: draft.refusals,
+        saved: draft.saved,
         readOnly,
         regional: draft.regional,
         change: (make) => !readOnly && keeper.change(make),
@@ -88,6 +90,7 @@ function Editing({ fetched, part, onPart }: EditingProps) {
     >
       <div ref={top} className="mx-auto grid w-full max-w-[96rem] gap-4">
         <Head kept={kept} keeper={keeper} />
+        {draft.unknown.length > 0 && <Unknown unknown={draft.unknown} sheet={sheet} />}
         <div className="grid items-start gap-5 lg:grid-cols-[14rem_minmax(0,1fr)_19rem]">
           <Parts part={part} onChoose={setPart} />
           <div className="min-w-0">
@@ -114,6 +117,27 @@ function Editing({ fetched, part, onPart }: EditingProps) {
         </div>
       </div>
     </EditorContext>
+  )
+}
+
+/** What a file says that nothing here reads. */
+function Unknown({ unknown, sheet }: { readonly unknown: Draft['unknown']; readonly sheet: SheetFile }) {
+  return (
+    <Notice tone="waiting">
+      <p>
+        The file says things under names that the format does not know. They stay in this draft, are not used,
+        and are left out when it is saved:
+      </p>
+      <ul className="list-disc pl-6">
+        {unknown.map(({ place, key, nearest }) => (
+          <li key={`${place} ${key}`}>
+            <b>{key}</b>
+            {place !== '' && `, in ${placeWords(place, sheet)}`}
+            {nearest && `; near to “${nearest}”, which is known`}
+          </li>
+        ))}
+      </ul>
+    </Notice>
   )
 }
 

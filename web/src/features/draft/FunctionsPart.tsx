@@ -4,6 +4,7 @@ import { TextArea } from '../../ui/TextArea'
 import { Another } from './Another'
 import { useEditor, wrongIn } from './editor'
 import { LeaveOut } from './LeaveOut'
+import { withItemChanged } from './naming'
 import { NumberBox } from './RangeRuler'
 import { type FunctionFile, hasStates, idOf, replaced, type SheetFile } from './sheetFile'
 import { Wrong } from './TaxaPart'
@@ -48,7 +49,7 @@ function withFunction(sheet: SheetFile, character: string): SheetFile {
   const [first, second] = sheet.taxa
   const added: FunctionFile = {
     id: idOf(
-      'function',
+      '',
       all.map((one) => one.id),
     ),
     name: '',
@@ -65,11 +66,11 @@ function withFunction(sheet: SheetFile, character: string): SheetFile {
 type Props = { readonly index: number; readonly of: FunctionFile; readonly disabled: boolean }
 
 function OneFunction({ index, of, disabled }: Props) {
-  const { sheet, refusals, change } = useEditor()
+  const { sheet, refusals, saved, change } = useEditor()
   const set = (next: Partial<FunctionFile>) =>
     change((before) => ({
       ...before,
-      indices: replaced(before.indices ?? [], index, (one) => ({ ...one, ...next })),
+      indices: withItemChanged(before.indices ?? [], index, next, (id) => saved.includes(`indices.${id}`)),
     }))
   const wrong = (key: string) => wrongIn(refusals, `indices[${index}]${key}`, `indices.${of.id}${key}`)
   const taxa = sheet.taxa.map((one) => ({ value: one.id, text: one.commonName }))

@@ -7,14 +7,15 @@ import { Another } from './Another'
 import { DrawHint } from './DrawHint'
 import { useEditor, wrongIn } from './editor'
 import { LeaveOut } from './LeaveOut'
-import { type GateFile, idOf, ORGANS, replaced, wordsOf, ZONE_WORDS } from './sheetFile'
+import { withItemChanged, withTitle } from './naming'
+import { type GateFile, idOf, ORGANS, wordsOf, ZONE_WORDS } from './sheetFile'
 import { Wrong } from './TaxaPart'
 
 const AREA = 'mt-1 block w-full rounded-plain border border-edge bg-card px-3 py-2 font-normal'
 
 /** What the group is called, where its figures hold, why its members are confused. */
 export function AboutPart({ isNew }: { readonly isNew: boolean }) {
-  const { sheet, refusals, readOnly, regional, change } = useEditor()
+  const { sheet, refusals, saved, readOnly, regional, change } = useEditor()
   const fixed = readOnly || regional
   return (
     <section aria-label="The group" className="grid gap-4">
@@ -25,11 +26,21 @@ export function AboutPart({ isNew }: { readonly isNew: boolean }) {
           value={sheet.title}
           disabled={readOnly}
           wrong={wrongIn(refusals, 'title')}
-          onChange={(event) => change((before) => ({ ...before, title: event.target.value }))}
+          onChange={(event) => change((before) => withTitle(before, event.target.value, isNew ? [] : saved))}
+        />
+        <Field
+          label="Short, for quick entry and tables"
+          hint="up to 22 letters, such as “bird cherries”; left empty, the words of its id"
+          value={sheet.short ?? ''}
+          disabled={fixed}
+          wrong={wrongIn(refusals, 'short')}
+          onChange={(event) =>
+            change((before) => ({ ...before, short: event.target.value === '' ? null : event.target.value }))
+          }
         />
         <Field
           label="Its id"
-          hint="lower-case words joined by hyphens; it stays for good"
+          hint="lower-case words joined by hyphens; it follows the name until it is first saved, then it stays"
           value={sheet.id}
           disabled={readOnly || !isNew}
           wrong={wrongIn(refusals, 'id')}
@@ -135,7 +146,7 @@ export function GatePart() {
                 ...(before.gate ?? []),
                 {
                   id: idOf(
-                    'item',
+                    '',
                     (before.gate ?? []).map((one) => one.id),
                   ),
                   name: '',
@@ -159,13 +170,13 @@ const DRAWN = [
 ] as const
 
 function GateForm({ item, index }: { readonly item: GateFile; readonly index: number }) {
-  const { refusals, readOnly, regional, change } = useEditor()
+  const { refusals, saved, readOnly, regional, change } = useEditor()
   const groups = useQuery(groupsQuery)
   const fixed = readOnly || regional
   const set = (next: Partial<GateFile>) =>
     change((before) => ({
       ...before,
-      gate: replaced(before.gate ?? [], index, (one) => ({ ...one, ...next })),
+      gate: withItemChanged(before.gate ?? [], index, next, (id) => saved.includes(`gate.${id}`)),
     }))
   const wrong = (key: string) => wrongIn(refusals, `gate[${index}].${key}`)
   return (

@@ -77,7 +77,7 @@ export function Parts({ part, onChoose }: Props) {
                 ...before.characters,
                 newCharacter(
                   idOf(
-                    'character',
+                    '',
                     before.characters.map((other) => other.id),
                   ),
                   before.taxa,

@@ -6,7 +6,8 @@ import { Another } from './Another'
 import { useEditor, wrongIn } from './editor'
 import { Factor, Factors } from './Factors'
 import { LeaveOut } from './LeaveOut'
-import { type CharacterFile, idOf, replaced, type SheetFile, type TaxonFile } from './sheetFile'
+import { withTaxonChanged } from './naming'
+import { type CharacterFile, idOf, type SheetFile, type TaxonFile } from './sheetFile'
 
 const options = (...words: string[]) => words.map((value) => ({ value, text: value }))
 const RANKS = options('species', 'hybrid', 'aggregate')
@@ -42,7 +43,7 @@ export function TaxaPart() {
 /** A sheet with a taxon more, which every character describes as the first one until somebody says otherwise. */
 function withTaxon(sheet: SheetFile) {
   const id = idOf(
-    'taxon',
+    '',
     sheet.taxa.map((one) => one.id),
   )
   const first = sheet.taxa[0]?.id
@@ -75,10 +76,9 @@ export function Wrong({ text }: { readonly text: string | undefined }) {
 }
 
 function TaxonForm({ taxon, index }: { readonly taxon: TaxonFile; readonly index: number }) {
-  const { sheet, refusals, readOnly, regional, change } = useEditor()
+  const { sheet, refusals, saved, readOnly, regional, change } = useEditor()
   const fixed = readOnly || regional
-  const set = (next: Partial<TaxonFile>) =>
-    change((before) => ({ ...before, taxa: replaced(before.taxa, index, (one) => ({ ...one, ...next })) }))
+  const set = (next: Partial<TaxonFile>) => change((before) => withTaxonChanged(before, index, next, saved))
   const wrong = (key: string) => wrongIn(refusals, `taxa[${index}].${key}`, `taxa.${taxon.id}.${key}`)
   return (
     <fieldset disabled={readOnly} className="grid gap-3">

@@ -6,6 +6,8 @@ import type { SheetFile } from './sheetFile'
 export type Editor = {
   readonly sheet: SheetFile
   readonly refusals: readonly Refusal[]
+  /** Places whose ids are saved, and stay. */
+  readonly saved: readonly string[]
   /** Whether it is another's draft. */
   readonly readOnly: boolean
   /** Whether only occurrence and months may differ from the original. */

@@ -3,6 +3,7 @@ export type SheetFile = {
   readonly format: string
   readonly id: string
   readonly title: string
+  readonly short?: string | null
   readonly region: string
   readonly why: string
   readonly taxa: readonly TaxonFile[]
@@ -189,8 +190,8 @@ export function fullestMonth({ characters = [] }: Partial<Pick<SheetFile, 'chara
 /** A character that somebody is about to describe. */
 export function newCharacter(id: string, taxa: readonly TaxonFile[]): CharacterFile {
   const states = [
-    { id: 'one', name: 'one way' },
-    { id: 'other', name: 'the other way' },
+    { id: 'one-way', name: 'one way' },
+    { id: 'the-other-way', name: 'the other way' },
   ]
   return {
     id,
@@ -200,7 +201,9 @@ export function newCharacter(id: string, taxa: readonly TaxonFile[]): CharacterF
     kind: 'states',
     states,
     profiles: Object.fromEntries(
-      taxa.filter((taxon) => taxon.rank !== 'hybrid').map((taxon) => [taxon.id, { one: 0.5, other: 0.5 }]),
+      taxa
+        .filter((taxon) => taxon.rank !== 'hybrid')
+        .map((taxon) => [taxon.id, { 'one-way': 0.5, 'the-other-way': 0.5 }]),
     ),
     weight: 0.5,
     schools: {},

@@ -46,7 +46,7 @@ export function ChosenTree({ surveyId, plotId, tree, trees, taxa, groups, locked
             {stems.length > 0 ? ` · ${stems.length + 1} stems of one clone` : ''}
           </span>
           {tree.readAs && tree.readAs !== tree.groupId && (
-            <span className="block">moved by you to the {groupWords(tree.readAs)}</span>
+            <span className="block">moved by you to the {groupWords(tree.readAs, taxa)}</span>
           )}
           {tree.conditionNotes && <span className="block">{tree.conditionNotes}</span>}
         </p>

@@ -89,7 +89,7 @@ function OpenPlot({ surveyId, plot, trees }: OpenProps) {
             onChoose={choose}
             onOpen={open}
           />
-          <MapLegend groups={[...new Set(trees.flatMap((tree) => tree.groupId ?? []))].sort()} />
+          <MapLegend groups={[...new Set(trees.flatMap((tree) => tree.groupId ?? []))].sort()} taxa={taxa} />
         </div>
         <div className="flex min-w-0 flex-col gap-3 lg:min-h-0">
           {locked ? (

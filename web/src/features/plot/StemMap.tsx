@@ -220,7 +220,13 @@ function groupCode(groupId: string): string {
 const SHOWN: readonly Look[] = ['open', 'begun', 'contested', 'waiting', 'review', 'signed', 'plain']
 
 /** What the marks and the letters on the map mean. */
-export function MapLegend({ groups }: { readonly groups: readonly string[] }) {
+export function MapLegend({
+  groups,
+  taxa,
+}: {
+  readonly groups: readonly string[]
+  readonly taxa: readonly NamedTaxon[]
+}) {
   return (
     <ul aria-label="Marks on the map" className="flex flex-wrap gap-x-4 text-sm">
       {SHOWN.map((look) => (
@@ -245,7 +251,7 @@ export function MapLegend({ groups }: { readonly groups: readonly string[] }) {
       ))}
       {groups.map((groupId) => (
         <li key={groupId}>
-          <span className="figure font-bold">{groupCode(groupId)}</span> {groupWords(groupId)}
+          <span className="figure font-bold">{groupCode(groupId)}</span> {groupWords(groupId, taxa)}
         </li>
       ))}
     </ul>

@@ -11,7 +11,6 @@ import { OneOf } from '../../ui/OneOf'
 import { TextArea } from '../../ui/TextArea'
 import { HABITATS, ORIGINS, STAGES } from '../../ui/words'
 import { sendTree } from './queries'
-import { groupWords } from './standing'
 
 type Props = {
   readonly surveyId: string
@@ -102,7 +101,7 @@ export function TreeForm({ surveyId, plotId, tree, trees, taxa, groups, onDone }
         options={[
           ...groups.map((one) => ({
             value: `group:${one.groupId}`,
-            text: `one of the ${groupWords(one.groupId)}, for the Bench`,
+            text: `one of the ${one.shortName}, for the Bench`,
           })),
           ...(body.plainTaxon && !taxa.some((one) => one.scientificName === body.plainTaxon)
             ? [{ value: `taxon:${body.plainTaxon}`, text: `plainly ${body.plainTaxon}` }]

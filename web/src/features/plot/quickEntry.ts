@@ -227,7 +227,7 @@ function takeName(
     const group = groupOfAll(meant)
     if (contested && group) {
       tree.groupId = group
-      taken.push({ text: `${words} ?`, as: `contested among the ${group}` })
+      taken.push({ text: `${words} ?`, as: `contested among the ${shortNameOf(group, groups)}` })
     } else problems.push(`“${words}” may be ${meant.slice(0, 4).map(nameOf).join(', ')}: type more of it`)
   } else if (binomial && !contested) {
     tree.plainTaxon = words
@@ -238,12 +238,12 @@ function takeName(
 function take(meant: Named, contested: boolean, tree: LineTree, groups: readonly Group[]): string {
   if (meant.kind === 'group') {
     tree.groupId = meant.group.groupId
-    return `one of the ${meant.group.groupId}, for the Bench`
+    return `one of the ${meant.group.shortName}, for the Bench`
   }
   const { groupId, commonName, scientificName } = meant.taxon
   if (contested && groupId && groups.some((one) => one.groupId === groupId)) {
     tree.groupId = groupId
-    return `contested: ${commonName} or another of the ${groupId}`
+    return `contested: ${commonName} or another of the ${meant.taxon.groupName ?? groupId}`
   }
   tree.plainTaxon = scientificName
   return `plainly ${commonName}`
@@ -255,8 +255,12 @@ function groupOfAll(meant: readonly Named[]): string | undefined {
   return groups.size === 1 && only ? only : undefined
 }
 
+function shortNameOf(groupId: string, groups: readonly Group[]): string {
+  return groups.find((one) => one.groupId === groupId)?.shortName ?? groupId
+}
+
 function nameOf(meant: Named): string {
-  return meant.kind === 'group' ? `the ${meant.group.groupId}` : meant.taxon.commonName
+  return meant.kind === 'group' ? `the ${meant.group.shortName}` : meant.taxon.commonName
 }
 
 function missing(tree: LineTree): string[] {

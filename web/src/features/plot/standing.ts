@@ -31,7 +31,7 @@ export function identityOf(tree: TreeRow, taxa: readonly NamedTaxon[]): string {
     return taxa.find((one) => one.scientificName === tree.plainTaxon)?.commonName ?? tree.plainTaxon
   }
   if (tree.standsAs === 'taxon' && tree.standsName) return tree.standsName
-  return `one of the ${groupWords(tree.groupId)}`
+  return `one of the ${groupWords(tree.groupId, taxa)}`
 }
 
 /** How the call stands, in words: "contested", "come back in June". */
@@ -57,6 +57,6 @@ export function stateOf(tree: TreeRow, bearer: TreeRow | undefined): string {
 }
 
 /** A group as the crew says it: "bird cherries". */
-export function groupWords(groupId: string | null | undefined): string {
-  return (groupId ?? '').replaceAll('-', ' ')
+export function groupWords(groupId: string | null | undefined, taxa: readonly NamedTaxon[]): string {
+  return taxa.find((one) => one.groupId === groupId)?.groupName ?? groupId ?? ''
 }

@@ -16,7 +16,7 @@ export function named(
   const exact = taxa.filter((one) => plain(one.commonName) === typed || plain(one.scientificName) === typed)
   if (exact.length > 0) return once(exact).map((taxon) => ({ kind: 'taxon', taxon }))
   const groupsSaid = groups.filter((one) =>
-    [one.groupId, singular(one.groupId)].includes(typed.replaceAll(' ', '-')),
+    namesOf(one).some((name) => [name, singular(name)].includes(typed)),
   )
   if (groupsSaid.length > 0) return groupsSaid.map((group) => ({ kind: 'group', group }))
   const coded = taxa.filter((one) => codeOf(one.scientificName) === typed)
@@ -25,7 +25,14 @@ export function named(
     taxa.filter((one) => isBegun(one.commonName, typed) || isBegun(one.scientificName, typed)),
   )
   if (begun.length > 0) return begun.map((taxon) => ({ kind: 'taxon', taxon }))
-  return groups.filter((one) => one.groupId.startsWith(typed)).map((group) => ({ kind: 'group', group }))
+  return groups
+    .filter((one) => namesOf(one).some((name) => name.startsWith(typed)))
+    .map((group) => ({ kind: 'group', group }))
+}
+
+/** What a group may be called in a line. */
+function namesOf(group: Group): readonly string[] {
+  return [plain(group.shortName), plain(group.groupId)]
 }
 
 /** Two letters of the genus and two of the epithet: "bepe" is Betula pendula. */
@@ -54,8 +61,8 @@ function plain(text: string): string {
     .trim()
 }
 
-function singular(groupId: string): string {
-  return groupId
+function singular(name: string): string {
+  return name
     .replace(/ies$/, 'y')
     .replace(/(ch)es$/, '$1')
     .replace(/s$/, '')

@@ -54,6 +54,7 @@ public final class Sheets {
         return new GroupSheet(
                 "test",
                 "Test group",
+                Optional.empty(),
                 "nowhere",
                 "made up",
                 taxa,
@@ -72,6 +73,7 @@ public final class Sheets {
         return new GroupSheet(
                 sheet.id(),
                 sheet.title(),
+                Optional.empty(),
                 sheet.region(),
                 sheet.why(),
                 sheet.taxa(),

@@ -69,19 +69,28 @@ public final class GroupSheetJson {
     }
 
     /**
-     * Reads a sheet that somebody made elsewhere: beside what {@link #read(String)} refuses, keys that the format does
-     * not know are refused, since what they say would be lost.
+     * Reads a sheet that somebody made elsewhere: beside what {@link #read(String)} refuses, whatever breaks the schema.
+     * Keys that the format does not know are not used; {@link #unknownKeys} tells them.
      *
      * @throws RefusedException with every place where the text breaks the format, a rule of the sheet or the schema
      */
     public static GroupSheet readStrictly(String text) {
         JsonNode node = JsonFile.parse(text);
         GroupSheet sheet = read(node);
-        List<Refusal> breaks = SCHEMA.breaks(node);
+        List<Refusal> breaks = SCHEMA.breaksOfKnownKeys(node);
         if (!breaks.isEmpty()) {
             throw new RefusedException(breaks);
         }
         return sheet;
+    }
+
+    /**
+     * The keys of a sheet that the format does not know: what they say is not used.
+     *
+     * @throws RefusedException if the text is no JSON
+     */
+    public static List<UnknownKey> unknownKeys(String text) {
+        return SCHEMA.unknownKeys(JsonFile.parse(text));
     }
 
     /** The published JSON Schema of sheets. */
@@ -105,6 +114,7 @@ public final class GroupSheetJson {
         }
         String id = fields.text("id");
         String title = fields.text("title");
+        Optional<String> shortName = fields.optionalText("short");
         String region = fields.text("region");
         String why = fields.text("why");
         List<Taxon> taxa = fields.objects("taxa", false, GroupSheetJson::taxon);
@@ -116,7 +126,19 @@ public final class GroupSheetJson {
         List<Caution> cautions = fields.objects("cautions", true, GroupSheetJson::caution);
         List<String> sources = fields.texts("sources");
         return fields.build(() -> new GroupSheet(
-                id, title, region, why, taxa, fallback, firstLook, gate, characters, indices, cautions, sources));
+                id,
+                title,
+                shortName,
+                region,
+                why,
+                taxa,
+                fallback,
+                firstLook,
+                gate,
+                characters,
+                indices,
+                cautions,
+                sources));
     }
 
     private static Fallback fallback(JsonFields fields) {

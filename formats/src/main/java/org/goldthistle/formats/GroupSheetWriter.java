@@ -58,6 +58,7 @@ public final class GroupSheetWriter {
         top.put("format", GroupSheetJson.FORMAT);
         top.put("id", sheet.id());
         top.put("title", sheet.title());
+        sheet.shortName().ifPresent(brief -> top.put("short", brief));
         top.put("region", sheet.region());
         top.put("why", sheet.why());
         sheet.taxa().forEach(taxon -> top.withArray("taxa").add(taxon(taxon)));

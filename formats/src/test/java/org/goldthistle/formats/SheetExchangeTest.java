@@ -131,14 +131,18 @@ class SheetExchangeTest {
     }
 
     @Test
-    void a_key_that_the_format_does_not_know_is_refused_since_what_it_says_would_be_lost() {
-        String text = BuiltInLibrary.sheetText("birches").replaceFirst("\"cluster\": null", "\"clusters\": \"hairs\"");
+    void a_key_that_the_format_does_not_know_is_told_with_the_nearest_and_not_used() {
+        String text = BuiltInLibrary.sheetText("birches")
+                .replaceFirst("\"cluster\": null", "\"clusters\": \"hairs\"")
+                .replaceFirst("\"region\"", "\"soilChemistry\": 7, \"region\"");
 
-        assertThat(GroupSheetJson.read(text)).isNotNull();
-        assertThatExceptionOfType(RefusedException.class)
-                .isThrownBy(() -> GroupSheetJson.readStrictly(text))
-                .withMessageContaining("characters[0]")
-                .withMessageContaining("clusters");
+        assertThat(GroupSheetJson.readStrictly(text)).isEqualTo(sheet("birches"));
+        assertThat(GroupSheetJson.unknownKeys(text))
+                .containsExactlyInAnyOrder(
+                        new UnknownKey("", "soilChemistry", Optional.empty()),
+                        new UnknownKey("characters[0]", "clusters", Optional.of("cluster")));
+        assertThat(GroupSheetJson.unknownKeys(BuiltInLibrary.sheetText("birches")))
+                .isEmpty();
     }
 
     @Test

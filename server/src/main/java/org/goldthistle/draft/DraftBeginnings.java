@@ -4,7 +4,6 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import java.util.UUID;
-import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.formats.GroupSheetJson;
 import org.goldthistle.formats.GroupSheetWriter;
 import org.goldthistle.library.LibraryService;
@@ -28,7 +27,7 @@ class DraftBeginnings {
         return switch (asked.from()) {
             case "change" -> {
                 StoredSheet sheet = library.find(given(asked.versionId(), "versionId"));
-                yield change(sheet, sheet.sheet());
+                yield change(sheet, GroupSheetWriter.text(sheet.sheet()));
             }
             case "copy" -> new Draft.Beginning(null, given(asked.versionId(), "versionId"), null, renamed(asked));
             case "region" ->
@@ -42,18 +41,18 @@ class DraftBeginnings {
         };
     }
 
-    /** The next version of a group, which says what a sheet says. */
-    Draft.Beginning change(StoredSheet before, GroupSheet says) {
+    /** The next version of a group, which says what a sheet's text says. */
+    Draft.Beginning change(StoredSheet before, String says) {
         return new Draft.Beginning(
                 before.sheet().id(),
                 before.id(),
                 library.originalOf(before.id()).orElse(null),
-                GroupSheetWriter.text(says));
+                says);
     }
 
     /** A group that the library does not have. */
-    static Draft.Beginning ofNewGroup(GroupSheet sheet) {
-        return new Draft.Beginning(null, null, null, GroupSheetWriter.text(sheet));
+    static Draft.Beginning ofNewGroup(String says) {
+        return new Draft.Beginning(null, null, null, says);
     }
 
     /** The version, which must not be laid over another itself. */

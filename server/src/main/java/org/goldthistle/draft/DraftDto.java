@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.goldthistle.core.Refusal;
+import org.goldthistle.formats.UnknownKey;
 import org.springframework.lang.Nullable;
 
 /**
@@ -19,6 +20,9 @@ import org.springframework.lang.Nullable;
  * @param owner call sign of whose it is
  * @param mine whether it is the caller's own
  * @param sheet as far as it has come, in the format of sheets
+ * @param saved places of what its group has saved under an id that stays, such as {@code taxa.pendula} or
+ *     {@code characters.twig-warts.states.few}; every other id may follow its name
+ * @param unknown keys of a file that the format does not know: kept in the draft, not used, not saved with it
  * @param refusals what it breaks, by place; empty: it can be saved
  */
 record DraftDto(
@@ -36,7 +40,22 @@ record DraftDto(
         @Schema(type = "object", additionalProperties = Schema.AdditionalPropertiesValue.TRUE)
         JsonNode sheet,
 
+        List<String> saved,
+        List<UnknownKeyDto> unknown,
         List<Refusal> refusals) {
+
+    /**
+     * A key that the format does not know.
+     *
+     * @param place of what holds it; empty: the sheet itself
+     * @param nearest the key that it most likely means; null: none is near
+     */
+    record UnknownKeyDto(String place, String key, @Nullable String nearest) {
+        static UnknownKeyDto of(UnknownKey unknown) {
+            return new UnknownKeyDto(
+                    unknown.place(), unknown.key(), unknown.nearest().orElse(null));
+        }
+    }
 
     /**
      * A draft in a list.

@@ -9,6 +9,7 @@ import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -19,7 +20,9 @@ import org.goldthistle.core.RefusedException;
 import org.goldthistle.core.balance.GroupModel;
 import org.goldthistle.core.change.SheetChange;
 import org.goldthistle.core.change.SheetDifference;
+import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.StateScale;
 import org.goldthistle.formats.CharacterMatrix;
 import org.goldthistle.formats.GroupSheetJson;
 import org.goldthistle.formats.GroupSheetWriter;
@@ -124,8 +127,10 @@ class DraftService {
     @Transactional
     DraftDto take(UUID id, byte[] file, SignedInObserver observer) {
         GroupSheet sheet;
+        String says;
         try {
-            sheet = GroupSheetJson.readStrictly(text(file));
+            says = text(file);
+            sheet = GroupSheetJson.readStrictly(says);
         } catch (RefusedException broken) {
             throw Problem.unfit(
                     "not-a-sheet",
@@ -135,7 +140,7 @@ class DraftService {
         }
         oneAtATime(observer);
         if (!library.has(sheet.id())) {
-            return begun(id, DraftBeginnings.ofNewGroup(sheet), observer);
+            return begun(id, DraftBeginnings.ofNewGroup(says), observer);
         }
         if (drafts.findByOwnerIdAndGroupId(observer.id(), sheet.id()).isPresent()) {
             throw Problem.conflict(
@@ -143,7 +148,7 @@ class DraftService {
                     "You have a draft of " + sheet.title() + " already. Nothing of the file was taken; save or discard"
                             + " your draft first.");
         }
-        return begun(id, beginnings.change(library.newest(sheet.id()), sheet), observer);
+        return begun(id, beginnings.change(library.newest(sheet.id()), says), observer);
     }
 
     private static String places(List<Refusal> refusals) {
@@ -352,7 +357,28 @@ class DraftService {
                 draft.revision(),
                 draft.changedAt(),
                 tree(draft.body()),
+                base.map(one -> placesOf(one.sheet())).orElse(List.of()),
+                GroupSheetJson.unknownKeys(draft.body()).stream()
+                        .map(DraftDto.UnknownKeyDto::of)
+                        .toList(),
                 refusals);
+    }
+
+    /** Where a sheet's ids stand that others may know already. */
+    private static List<String> placesOf(GroupSheet sheet) {
+        List<String> places = new ArrayList<>();
+        places.add("id");
+        sheet.taxa().forEach(taxon -> places.add("taxa." + taxon.id()));
+        sheet.gate().forEach(item -> places.add("gate." + item.id()));
+        sheet.indices().forEach(index -> places.add("indices." + index.id()));
+        for (DiagnosticCharacter character : sheet.characters()) {
+            String place = "characters." + character.id();
+            places.add(place);
+            if (character.scale() instanceof StateScale scale) {
+                scale.states().forEach(state -> places.add(place + ".states." + state.id()));
+            }
+        }
+        return places;
     }
 
     private JsonNode tree(String body) {

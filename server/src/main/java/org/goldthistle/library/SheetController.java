@@ -66,12 +66,14 @@ class SheetController {
     /**
      * A group in a list.
      *
+     * @param shortName what a crew calls it, in at most 22 letters
      * @param readable how many characters can be read in each month, from January to December
      * @param characters how many there are
      */
     record GroupDto(
             String groupId,
             String title,
+            String shortName,
             UUID versionId,
             int version,
             String region,
@@ -86,6 +88,7 @@ class SheetController {
             return new GroupDto(
                     sheet.id(),
                     sheet.title(),
+                    sheet.brief(),
                     stored.id(),
                     stored.version(),
                     sheet.region(),

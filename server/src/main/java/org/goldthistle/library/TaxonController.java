@@ -22,9 +22,15 @@ class TaxonController {
         return names.all();
     }
 
-    /** A taxon; without a group it belongs to none that gets mixed up. */
+    /**
+     * A taxon.
+     *
+     * @param groupId null: it belongs to none that gets mixed up
+     * @param groupName the group in at most 22 letters, such as "bird cherries"
+     */
     record NamedTaxon(
             String scientificName,
             String commonName,
-            @Nullable String groupId) {}
+            @Nullable String groupId,
+            @Nullable String groupName) {}
 }

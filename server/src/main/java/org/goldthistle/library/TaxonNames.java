@@ -31,9 +31,10 @@ class TaxonNames {
                         .map(taxon -> new TaxonController.NamedTaxon(
                                 taxon.name().scientificName(),
                                 taxon.name().commonName(),
-                                stored.sheet().id())));
+                                stored.sheet().id(),
+                                stored.sheet().brief())));
         Stream<TaxonController.NamedTaxon> outside = others.entrySet().stream()
-                .map(other -> new TaxonController.NamedTaxon(other.getKey(), other.getValue(), null));
+                .map(other -> new TaxonController.NamedTaxon(other.getKey(), other.getValue(), null, null));
         return Stream.concat(inGroups, outside).toList();
     }
 

@@ -23,7 +23,11 @@ class SheetsInAndOutTest extends DraftCase {
         JsonNode refused = file(nuthatch, text.replaceFirst("\"weight\": [0-9.]+", "\"weight\": 7"))
                 .expectProblem(422, "not-a-sheet");
         assertThat(refused.at("/refusals/0/key").asText()).isEqualTo("characters[0].weight");
-        file(nuthatch, text.replaceFirst("\"cluster\"", "\"clutter\"")).expectProblem(422, "not-a-sheet");
+        JsonNode misspelt = file(nuthatch, text.replaceFirst("\"howTo\"", "\"howTwo\": \"\", \"howTo\""))
+                .expect(200);
+        assertThat(misspelt.at("/unknown/0/key").asText()).isEqualTo("howTwo");
+        assertThat(misspelt.at("/unknown/0/nearest").asText()).isEqualTo("howTo");
+        assertThat(misspelt.path("sheet").toString()).contains("howTwo"); // kept as long as it is a draft
         file(nuthatch, "{\"format\": ").expectProblem(422, "not-a-sheet");
         nuthatch.putBytes(
                         "/api/drafts/" + UUID.randomUUID() + "/file",

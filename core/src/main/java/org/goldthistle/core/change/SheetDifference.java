@@ -45,6 +45,7 @@ public final class SheetDifference {
         changes.on(Part.SHEET, "")
                 .text("id", before.id(), after.id())
                 .text("title", before.title(), after.title())
+                .optional("short name", before.shortName(), after.shortName())
                 .text("region", before.region(), after.region())
                 .text("why they are confused", before.why(), after.why())
                 .aspect(

@@ -125,6 +125,7 @@ public record RegionOverlay(
         return new GroupSheet(
                 id,
                 title,
+                Optional.empty(),
                 region,
                 original.why(),
                 there,

@@ -49,6 +49,15 @@ public record DiagnosticCharacter(
         var refusals = new Refusals();
         refusals.requireText(id, "id");
         refusals.requireText(name, "name");
+        requireShort(shortName, refusals);
+        for (Map.Entry<String, Profile> entry : profiles.entrySet()) {
+            requireFit(refusals, scale, "profiles." + entry.getKey(), entry.getValue());
+        }
+        refusals.throwIfAny();
+    }
+
+    /** Notes a short name that says nothing or would be cut. */
+    static void requireShort(Optional<String> shortName, Refusals refusals) {
         String brief = shortName.orElse("brief");
         refusals.requireText(brief, "short");
         refusals.require(
@@ -56,10 +65,6 @@ public record DiagnosticCharacter(
                 "short",
                 "\"" + brief + "\", " + brief.length() + " letters",
                 "at most " + LONGEST_SHORT_NAME + " letters");
-        for (Map.Entry<String, Profile> entry : profiles.entrySet()) {
-            requireFit(refusals, scale, "profiles." + entry.getKey(), entry.getValue());
-        }
-        refusals.throwIfAny();
     }
 
     /** What lists call it. */

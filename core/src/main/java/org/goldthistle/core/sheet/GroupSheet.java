@@ -9,6 +9,7 @@ import org.goldthistle.core.Refusals;
  *
  * @param id kebab-case, unique in the library
  * @param title what a crew member would call the group
+ * @param shortName the same in at most 22 letters, for quick entry and tables, such as "birches"; empty: the words of the id
  * @param region where the figures hold
  * @param why these get confused and what is at stake
  * @param taxa two or more; ties go to the earlier
@@ -23,6 +24,7 @@ import org.goldthistle.core.Refusals;
 public record GroupSheet(
         String id,
         String title,
+        Optional<String> shortName,
         String region,
         String why,
         List<Taxon> taxa,
@@ -47,6 +49,7 @@ public record GroupSheet(
         var refusals = new Refusals();
         refusals.require(id.matches(KEBAB_CASE), "id", id, "lower-case words joined by hyphens");
         refusals.requireText(title, "title");
+        DiagnosticCharacter.requireShort(shortName, refusals);
         refusals.requireText(region, "region");
         refusals.requireText(why, "why");
         refusals.require(!sources.isEmpty(), "sources", "none", "at least one source");
@@ -57,7 +60,12 @@ public record GroupSheet(
     /** The same with other characters. */
     public GroupSheet withCharacters(List<DiagnosticCharacter> others) {
         return new GroupSheet(
-                id, title, region, why, taxa, fallback, firstLook, gate, others, indices, cautions, sources);
+                id, title, shortName, region, why, taxa, fallback, firstLook, gate, others, indices, cautions, sources);
+    }
+
+    /** What a crew calls the group in a list: its short name, or the words of its id. */
+    public String brief() {
+        return shortName.orElse(id.replace('-', ' '));
     }
 
     /** The place of a taxon in the sheet's order, or -1 if the sheet has no such taxon. */

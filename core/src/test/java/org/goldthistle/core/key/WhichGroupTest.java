@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.core.Sheets;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
@@ -85,6 +86,7 @@ class WhichGroupTest {
         return new GroupSheet(
                 id,
                 sheet.title(),
+                Optional.empty(),
                 sheet.region(),
                 sheet.why(),
                 sheet.taxa(),

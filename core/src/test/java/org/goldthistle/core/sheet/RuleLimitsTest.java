@@ -264,6 +264,7 @@ class RuleLimitsTest {
         return new GroupSheet(
                 id,
                 title,
+                Optional.empty(),
                 region,
                 why,
                 Sheets.pair(),
@@ -280,6 +281,7 @@ class RuleLimitsTest {
         return new GroupSheet(
                 "i",
                 "t",
+                Optional.empty(),
                 "r",
                 "w",
                 Sheets.pair(),

@@ -80,6 +80,7 @@ final class Assessed {
         return new GroupSheet(
                 "test",
                 "Test",
+                Optional.empty(),
                 "nowhere",
                 "made up",
                 Sheets.pair(),
