@@ -7,6 +7,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -38,10 +39,21 @@ public class AuditTrail {
      */
     public void note(
             Optional<UUID> observerId, String what, Place place, @Nullable Object before, @Nullable Object after) {
+        note(clock.instant(), observerId, what, place, before, after);
+    }
+
+    /** Notes a change that was made at another time. */
+    public void note(
+            Instant at,
+            Optional<UUID> observerId,
+            String what,
+            Place place,
+            @Nullable Object before,
+            @Nullable Object after) {
         jdbc.sql("insert into audit_entry (happened_at, observer_id, what, survey_id, plot_id, tree_id, before, after)"
                         + " values (?, ?, ?, ?, ?, ?, ?::jsonb, ?::jsonb)")
                 .params(
-                        Timestamp.from(clock.instant()),
+                        Timestamp.from(at),
                         observerId.orElse(null),
                         what,
                         place.surveyId(),

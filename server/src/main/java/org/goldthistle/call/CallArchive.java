@@ -5,8 +5,11 @@ import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.goldthistle.audit.AuditTrail;
+import org.goldthistle.audit.Place;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.balance.WeighedReading;
 import org.goldthistle.core.verdict.Assessment;
@@ -35,6 +38,7 @@ public class CallArchive {
     private final Signatures signatures;
     private final TreeService trees;
     private final LibraryService library;
+    private final AuditTrail audit;
 
     CallArchive(
             Desk desk,
@@ -44,7 +48,8 @@ public class CallArchive {
             CallStates states,
             Signatures signatures,
             TreeService trees,
-            LibraryService library) {
+            LibraryService library,
+            AuditTrail audit) {
         this.desk = desk;
         this.calls = calls;
         this.readings = readings;
@@ -53,6 +58,7 @@ public class CallArchive {
         this.signatures = signatures;
         this.trees = trees;
         this.library = library;
+        this.audit = audit;
     }
 
     /**
@@ -131,13 +137,17 @@ public class CallArchive {
                 Snapshot.of(call, assessment),
                 Desk.isBlind(archived.observerId(), shown),
                 when));
-        trees.stands(
-                tree.id(),
-                outcome.code(),
-                carried
-                        ? assessment.lead().name().commonName()
-                        : sheet.sheet().fallback().commonName(),
-                signed.month());
+        String name = carried
+                ? assessment.lead().name().commonName()
+                : sheet.sheet().fallback().commonName();
+        trees.stands(tree.id(), outcome.code(), name, signed.month());
+        audit.note(
+                when,
+                Optional.of(archived.observerId()),
+                CallService.SIGNED,
+                new Place(tree.surveyId(), tree.plotId(), tree.id()),
+                null,
+                new CallService.Signed(outcome.code(), name, signed.month()));
         signatures.signed(new Signature(tree, archived.observerId(), id, when));
     }
 

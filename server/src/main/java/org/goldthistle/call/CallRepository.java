@@ -26,5 +26,7 @@ interface CallRepository extends JpaRepository<Call, UUID> {
                     + " and tree_id <> :treeId and readings > 0)")
     boolean hasReadOther(UUID surveyId, UUID observerId, UUID treeId);
 
+    List<Call> findByTreeId(UUID treeId);
+
     boolean existsByTreeId(UUID treeId);
 }

@@ -36,6 +36,9 @@ public class CallService {
     /** The same readings always give the same outlook. */
     static final long OUTLOOK_SEED = 1;
 
+    /** What the trail says of a signature. */
+    static final String SIGNED = "signed the call";
+
     /** A reading that waited in a browser for longer than this counts as this old. */
     private static final Duration LONGEST_HELD_BACK = Duration.ofDays(60);
 
@@ -324,11 +327,7 @@ public class CallService {
                 : sheet.taxon(signed.taxonId()).orElseThrow().name().commonName();
         trees.stands(tree.id(), signed.outcome(), name, signed.month());
         audit.note(
-                Optional.of(observerId),
-                "signed the call",
-                place(tree),
-                null,
-                new Signed(signed.outcome(), name, signed.month()));
+                Optional.of(observerId), SIGNED, place(tree), null, new Signed(signed.outcome(), name, signed.month()));
     }
 
     private static void requireUsed(SurveyedTree tree, Tier asked) {
@@ -345,8 +344,7 @@ public class CallService {
     }
 
     /** What the trail keeps of a signature. */
-    private record Signed(
-            String outcome, String name, @Nullable Integer month) {}
+    record Signed(String outcome, String name, @Nullable Integer month) {}
 
     private Call callOf(SurveyedTree tree, UUID observerId) {
         return callOf(tree, observerId, clock.instant());

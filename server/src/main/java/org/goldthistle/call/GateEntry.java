@@ -57,6 +57,10 @@ class GateEntry implements Persistable<UUID> {
         return Mark.of(mark);
     }
 
+    Instant recordedAt() {
+        return recordedAt;
+    }
+
     /** What is said of a gate item. */
     enum Mark implements Coded {
         /** The tree has what every member shares. */

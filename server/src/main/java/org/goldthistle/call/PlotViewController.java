@@ -3,6 +3,7 @@ package org.goldthistle.call;
 import java.util.List;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.audit.AuditEntry;
 import org.goldthistle.platform.ForObservers;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -16,10 +17,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/surveys/{surveyId}")
 class PlotViewController {
     private final PlotViews views;
+    private final TreeHistory history;
     private final Today today;
 
-    PlotViewController(PlotViews views, Today today) {
+    PlotViewController(PlotViews views, TreeHistory history, Today today) {
         this.views = views;
+        this.history = history;
         this.today = today;
     }
 
@@ -48,6 +51,16 @@ class PlotViewController {
             @PathVariable UUID treeId,
             @AuthenticationPrincipal SignedInObserver observer) {
         return views.next(surveyId, treeId, observer.id());
+    }
+
+    /** All that happened to a tree, the latest first, as far as the observer may see it. */
+    @GetMapping("/trees/{treeId}/history")
+    @ForObservers
+    List<AuditEntry> history(
+            @PathVariable UUID surveyId,
+            @PathVariable UUID treeId,
+            @AuthenticationPrincipal SignedInObserver observer) {
+        return history.of(new TreeOfObserver(surveyId, treeId, observer.id()));
     }
 
     /** Trees by what was typed of their plot and tag, at most thirty. */

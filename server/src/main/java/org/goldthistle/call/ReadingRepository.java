@@ -17,4 +17,7 @@ interface ReadingRepository extends JpaRepository<ReadingEntry, UUID> {
                     + " order by call_id, character_id, coalesce(read_at, recorded_at) desc, entry_order desc) standing"
                     + " order by entry_order")
     List<ReadingEntry> findStanding(UUID... calls);
+
+    /** Everything that was entered on a call, what was corrected since too. */
+    List<ReadingEntry> findByCallId(UUID callId);
 }

@@ -2,6 +2,9 @@ package org.goldthistle.demo;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -106,7 +109,12 @@ class DemoData implements ApplicationRunner {
         for (DemoPlot plot : DemoPlot.all(json)) {
             UUID survey = bySeason.get(plot.season());
             UUID id = id("plot " + plot.code());
-            plots.create(survey, id, lead, body(plot.code(), plot.east(), plot.north(), plot.habitat()));
+            plots.create(
+                    survey,
+                    id,
+                    lead,
+                    body(plot.code(), plot.east(), plot.north(), plot.habitat()),
+                    recorded(plot.season(), 0));
             seasons.fill(plot, survey, id, crew);
         }
         reviews.workThrough(bySeason.get(DemoPlot.OPEN), people);
@@ -136,6 +144,11 @@ class DemoData implements ApplicationRunner {
         return corners;
     }
 
+    /** When a season's plots were laid out, before anybody read a tree of them: a stem every few minutes. */
+    static Instant recorded(int season, int stem) {
+        return LocalDate.of(season, 4, 14).atTime(8, 30).plusMinutes(3L * stem).toInstant(ZoneOffset.UTC);
+    }
+
     private static GeoPosition at(double east, double north) {
         return CORNER.at(TO_EAST, east).at(TO_NORTH, north);
     }
@@ -156,7 +169,12 @@ class DemoData implements ApplicationRunner {
     /** The plot that newcomers begin with: a tree of nearly every group, none of them read yet. */
     private void kettleMoss(UUID survey, UUID lead) {
         UUID plot = id("plot Kettle Moss 07");
-        plots.create(survey, plot, lead, body("Kettle Moss 07", 950, 1100, List.of("wet", "acid")));
+        plots.create(
+                survey,
+                plot,
+                lead,
+                body("Kettle Moss 07", 950, 1100, List.of("wet", "acid")),
+                recorded(DemoPlot.OPEN, 0));
         Bare stems = new Bare(survey, plot, lead);
         stems.add(4, "alders", 12, 3.1, 214, "mature", "wild", "waterlogged");
         stems.add(9, "sallows", 57, 6.4, 88, "pole", "wild", "wet", "edge");
@@ -178,7 +196,8 @@ class DemoData implements ApplicationRunner {
                 SurveySettings.plain(
                         "Long Ride avenue, Tarnholt Forest", "Tarnholt", DemoPlot.OPEN, List.of(only), land()));
         UUID plot = id("plot Long Ride 02");
-        plots.create(survey, plot, only, body("Long Ride 02", 3300, 2900, List.of("urban")));
+        plots.create(
+                survey, plot, only, body("Long Ride 02", 3300, 2900, List.of("urban")), recorded(DemoPlot.OPEN, 0));
         Bare stems = new Bare(survey, plot, only);
         stems.add(1, "limes", 5, 2.2, 611, "mature", "planted", "urban");
         stems.add(2, "limes", 93, 8.5, 574, "mature", "planted", "urban", "edge");
@@ -227,7 +246,8 @@ class DemoData implements ApplicationRunner {
                             group,
                             null,
                             null,
-                            null));
+                            null),
+                    recorded(DemoPlot.OPEN, tag));
         }
     }
 }

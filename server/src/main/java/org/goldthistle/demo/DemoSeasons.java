@@ -70,7 +70,13 @@ class DemoSeasons {
         readers.remove(crew.get("Treecreeper")); // the lead walks elsewhere
         for (DemoStem stem : DemoStem.of(plot, sheets, random)) {
             UUID tree = DemoData.id("tree " + plotId + " " + stem.tag());
-            trees.create(surveyId, plotId, tree, readers.get(random.nextInt(2)), body(plot, stem));
+            trees.create(
+                    surveyId,
+                    plotId,
+                    tree,
+                    readers.get(random.nextInt(2)),
+                    body(plot, stem),
+                    DemoData.recorded(plot.season(), stem.tag()));
             if (stem.group() != null) {
                 jdbc.sql("insert into demo_truth values (?, ?)")
                         .params(tree, stem.taxon())

@@ -17,7 +17,6 @@ import org.goldthistle.core.sheet.Drawing;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.LifeStage;
 import org.goldthistle.core.sheet.Material;
-import org.goldthistle.core.sheet.Measure;
 import org.goldthistle.core.sheet.NumberScale;
 import org.goldthistle.core.sheet.Position;
 import org.goldthistle.core.sheet.Profile;
@@ -95,7 +94,9 @@ record CharacterDto(
                 character.organ().code(),
                 character.zone().code(),
                 character.scale().kind(),
-                character.scale() instanceof NumberScale number ? unit(number.measure()) : null,
+                character.scale() instanceof NumberScale number
+                        ? number.measure().sign()
+                        : null,
                 character.guidance().figure().map(DrawingDto::of).orElse(null),
                 character.scale() instanceof StateScale scale
                         ? scale.states().stream().map(StateDto::of).toList()
@@ -144,14 +145,6 @@ record CharacterDto(
         return IntStream.rangeClosed(1, most)
                 .mapToObj(character.replication()::looks)
                 .toList();
-    }
-
-    private static String unit(Measure measure) {
-        return switch (measure) {
-            case LENGTH -> "mm";
-            case ANGLE -> "°";
-            case COUNT, RATIO -> "";
-        };
     }
 
     private static String caution(GroupSheet sheet, CautionTopic topic) {

@@ -1,6 +1,7 @@
 package org.goldthistle.survey;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.Month;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
@@ -62,12 +63,17 @@ public class PlotService {
      */
     @Transactional
     PlotDto save(UUID surveyId, UUID plotId, UUID observerId, PlotBody asked) {
+        return saved(surveyId, plotId, observerId, asked, clock.instant());
+    }
+
+    private PlotDto saved(UUID surveyId, UUID plotId, UUID observerId, PlotBody asked, Instant at) {
         Survey survey = surveys.open(surveyId, observerId);
         Optional<Plot> there = plots.findById(plotId);
         refuseUnfit(survey, plotId, asked);
         if (there.isEmpty()) {
             Plot plot = plots.saveAndFlush(new Plot(plotId, survey, asked));
-            audit.note(Optional.of(observerId), "recorded the plot", Place.plot(surveyId, plotId), null, plot.body());
+            audit.note(
+                    at, Optional.of(observerId), "recorded the plot", Place.plot(surveyId, plotId), null, plot.body());
             return PlotDto.of(plot);
         }
         Plot plot = plot(surveyId, plotId);
@@ -85,10 +91,10 @@ public class PlotService {
         return PlotDto.of(plot);
     }
 
-    /** Records a plot for an observer. */
+    /** Puts a plot on record that an observer recorded at another time. */
     @Transactional
-    public void create(UUID surveyId, UUID plotId, UUID observerId, PlotBody asked) {
-        save(surveyId, plotId, observerId, asked);
+    public void create(UUID surveyId, UUID plotId, UUID observerId, PlotBody asked, Instant at) {
+        saved(surveyId, plotId, observerId, asked, at);
     }
 
     /**

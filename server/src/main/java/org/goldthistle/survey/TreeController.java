@@ -1,10 +1,8 @@
 package org.goldthistle.survey;
 
 import jakarta.validation.Valid;
-import java.util.List;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
-import org.goldthistle.audit.AuditEntry;
 import org.goldthistle.platform.ForObservers;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -58,15 +56,5 @@ class TreeController {
             @PathVariable UUID treeId,
             @AuthenticationPrincipal SignedInObserver observer) {
         trees.remove(surveyId, treeId, observer.id());
-    }
-
-    /** All that happened to a tree, the latest first. */
-    @GetMapping("/trees/{treeId}/history")
-    @ForObservers
-    List<AuditEntry> history(
-            @PathVariable UUID surveyId,
-            @PathVariable UUID treeId,
-            @AuthenticationPrincipal SignedInObserver observer) {
-        return trees.history(surveyId, treeId, observer.id());
     }
 }

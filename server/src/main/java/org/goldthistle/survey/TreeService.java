@@ -1,6 +1,8 @@
 package org.goldthistle.survey;
 
 import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -30,6 +32,7 @@ public class TreeService {
     private final AuditTrail audit;
     private final JdbcClient jdbc;
     private final EntityManager entities;
+    private final Clock clock;
 
     TreeService(
             TreeRepository trees,
@@ -38,7 +41,8 @@ public class TreeService {
             TreeCalls calls,
             AuditTrail audit,
             JdbcClient jdbc,
-            EntityManager entities) {
+            EntityManager entities,
+            Clock clock) {
         this.trees = trees;
         this.plots = plots;
         this.surveys = surveys;
@@ -46,6 +50,7 @@ public class TreeService {
         this.audit = audit;
         this.jdbc = jdbc;
         this.entities = entities;
+        this.clock = clock;
     }
 
     /**
@@ -79,6 +84,10 @@ public class TreeService {
      */
     @Transactional
     TreeDto save(UUID surveyId, UUID plotId, UUID treeId, UUID observerId, TreeBody asked) {
+        return saved(surveyId, plotId, treeId, observerId, asked, clock.instant());
+    }
+
+    private TreeDto saved(UUID surveyId, UUID plotId, UUID treeId, UUID observerId, TreeBody asked, Instant at) {
         surveys.open(surveyId, observerId);
         Plot plot = plots.plot(surveyId, plotId);
         oneAfterTheOther(plotId);
@@ -89,14 +98,14 @@ public class TreeService {
         PlotService.requireOpen(plot);
         refuseUnfit(plot, treeId, asked);
         Tree tree = trees.saveAndFlush(new Tree(treeId, plot, asked));
-        audit.note(Optional.of(observerId), "recorded the tree", place(tree), null, tree.body());
+        audit.note(at, Optional.of(observerId), "recorded the tree", place(tree), null, tree.body());
         return TreeDto.of(tree);
     }
 
-    /** Records a tree for an observer. */
+    /** Puts a tree on record that an observer recorded at another time. */
     @Transactional
-    public void create(UUID surveyId, UUID plotId, UUID treeId, UUID observerId, TreeBody asked) {
-        save(surveyId, plotId, treeId, observerId, asked);
+    public void create(UUID surveyId, UUID plotId, UUID treeId, UUID observerId, TreeBody asked, Instant at) {
+        saved(surveyId, plotId, treeId, observerId, asked, at);
     }
 
     private TreeDto changed(Plot plot, Tree tree, UUID observerId, TreeBody asked) {
@@ -147,11 +156,10 @@ public class TreeService {
         trees.flush();
     }
 
-    /** All that happened to a tree, the latest first. */
+    /** What the trail has of a tree, the latest first, as far as an observer may see it. */
     @Transactional(readOnly = true)
-    List<AuditEntry> history(UUID surveyId, UUID treeId, UUID observerId) {
-        SurveyedTree tree = tree(surveyId, treeId, observerId);
-        return tree.isBlindFor(observerId) ? audit.ofTree(treeId, observerId, ON_THE_TREE) : audit.ofTree(treeId);
+    public List<AuditEntry> trailOf(SurveyedTree tree, UUID observerId) {
+        return tree.isBlindFor(observerId) ? audit.ofTree(tree.id(), observerId, ON_THE_TREE) : audit.ofTree(tree.id());
     }
 
     /**
