@@ -93,6 +93,14 @@ export function draw(part: string, parameters: Parameters, value: Value = MIDDLE
   return Object.hasOwn(PARTS, part) ? PARTS[part]?.(new Reader(part, parameters)) : undefined
 }
 
+/** What a part is drawn with, by parameter: what is said of it, and what stands in for the rest. */
+export function drawnWith(part: string, parameters: Parameters): ReadonlyMap<string, unknown> {
+  const read = new Reader(part, parameters)
+  if (part === MEASURED_PART) measured(read, MIDDLE)
+  else PARTS[part]?.(read)
+  return read.drawnWith()
+}
+
 /** What every part may be drawn with, by part and parameter. */
 export function catalogue(): ReadonlyMap<string, ReadonlyMap<string, Allowed>> {
   const all = new Map<string, ReadonlyMap<string, Allowed>>()

@@ -9,6 +9,7 @@ export type Allowed =
 /** Reads a drawing's parameters; what nobody asked for is refused in the end, so that no slip of a name passes. */
 export class Reader {
   private readonly asked = new Map<string, Allowed>()
+  private readonly given = new Map<string, unknown>()
 
   constructor(
     private readonly part: string,
@@ -58,8 +59,15 @@ export class Reader {
     return this.asked
   }
 
+  /** What it is drawn with, by name: what was said, or what stands in for it. */
+  drawnWith(): ReadonlyMap<string, unknown> {
+    return this.given
+  }
+
   private value(name: string, allowed: Allowed, standIn: unknown): unknown {
     this.asked.set(name, allowed)
-    return this.parameters[name] ?? standIn
+    const value = this.parameters[name] ?? standIn
+    this.given.set(name, value)
+    return value
   }
 }

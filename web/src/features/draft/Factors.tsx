@@ -5,28 +5,43 @@ import type { Multipliers } from './sheetFile'
 type FactorProps = {
   readonly label: string
   readonly value: number
+  readonly least?: number
   readonly most?: number
+  readonly step?: number
+  /** Whether it has a line of its own, since it is set by eye. */
+  readonly wide?: boolean
   readonly disabled: boolean
   readonly wrong?: string | undefined
   readonly onChange: (value: number) => void
 }
 
 /** A number that is dragged or typed. */
-export function Factor({ label, value, most = 1, disabled, wrong, onChange }: FactorProps) {
+export function Factor({
+  label,
+  value,
+  least = 0,
+  most = 1,
+  step = 0.01,
+  wide = false,
+  disabled,
+  wrong,
+  onChange,
+}: FactorProps) {
   return (
     <div>
-      <div className="flex min-w-0 items-center gap-3">
-        <span aria-hidden className="w-28 shrink-0 leading-tight">
+      <div className={`flex min-w-0 items-center gap-3 ${wide ? 'flex-wrap' : ''}`}>
+        <span aria-hidden className={wide ? 'w-full leading-tight' : 'w-28 shrink-0 leading-tight'}>
           {label}
         </span>
         <NumberBox label={label} value={value} disabled={disabled} onChange={onChange} />
         <Slider.Root
-          value={[Math.min(most, Math.max(0, value))]}
+          value={[Math.min(most, Math.max(least, value))]}
+          min={least}
           max={most}
-          step={0.01}
+          step={step}
           disabled={disabled}
           onValueChange={([next = 0]) => onChange(next)}
-          className="relative flex h-11 max-w-40 min-w-12 flex-1 touch-none items-center"
+          className={`relative flex h-11 flex-1 touch-none items-center ${wide ? 'min-w-40' : 'max-w-40 min-w-12'}`}
         >
           <Slider.Track className="relative h-2 grow rounded-sm bg-line">
             <Slider.Range className="absolute h-2 rounded-sm bg-moss" />

@@ -174,6 +174,7 @@ function Import({ surveyId, importId, onForgotten }: ImportProps) {
   const { state, name, problemCount, problems, told, plotsNew, treesNew, oddMedian } = file.data
   const columns = changed ?? file.data.columns
   const busy = isAtWork(file.data)
+  const asked = state === 'checked' && oddMedian != null // which is one of the problems
   const error = check.error ?? read.error ?? store.error ?? stop.error ?? forget.error
   return (
     <div className="grid gap-3">
@@ -194,10 +195,8 @@ function Import({ surveyId, importId, onForgotten }: ImportProps) {
           Every row can be taken over: {counted(plotsNew, 'new plot')} and {counted(treesNew, 'tree')}.
         </Notice>
       )}
-      {state === 'checked' && oddMedian != null && (
-        <AskUnit file={file.data} columns={columns} onSay={(said) => check.mutate(said)} />
-      )}
-      {problemCount > 0 && (
+      {asked && <AskUnit file={file.data} columns={columns} onSay={(said) => check.mutate(said)} />}
+      {problemCount > (asked ? 1 : 0) && (
         <section aria-label="Problems" className="grid gap-2">
           <Notice tone="wrong">
             {counted(problemCount, 'problem')}. Nothing is stored until there is none: mend the file and send

@@ -51,7 +51,7 @@ export function Characters({ sheet }: { readonly sheet: Sheet }) {
       {shown.length === 0 && <p>No character of this group is like that.</p>}
       <ul className="grid gap-4">
         {shown.map((character) => (
-          <li key={character.id}>
+          <li key={character.id} className="min-w-0">
             <CharacterCard sheet={sheet} character={character} />
           </li>
         ))}
@@ -173,9 +173,57 @@ function CharacterCard({ sheet, character }: Props) {
 }
 
 /** The states with their drawings, and how often each taxon shows each. */
+/** How often each taxon shows each state: a table, and on a phone the states one below the other. */
 function States({ sheet, character }: Props) {
   return (
-    <div className="my-2 overflow-x-auto">
+    <>
+      <StateRows sheet={sheet} character={character} />
+      <StateTable sheet={sheet} character={character} />
+    </>
+  )
+}
+
+function StateRows({ sheet, character }: Props) {
+  return (
+    <ul className="my-2 divide-y divide-line sm:hidden">
+      {character.states.map((state, i) => (
+        <li key={state.id} className="flex items-start gap-3 py-2">
+          {state.draw && <Drawing hint={state.draw} className="size-16 shrink-0" />}
+          <div className="min-w-0 flex-1">
+            <p className="leading-tight font-semibold">{state.name}</p>
+            {sheet.taxa.map((taxon, k) => (
+              <Share
+                key={taxon.id}
+                candidate={k}
+                name={taxon.commonName}
+                share={character.profiles[k]?.frequencies?.[i] ?? 0}
+              />
+            ))}
+          </div>
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+type ShareProps = { readonly candidate: number; readonly name: string; readonly share: number }
+
+function Share({ candidate, name, share }: ShareProps) {
+  return (
+    <p className="grid grid-cols-[1.25rem_minmax(0,1fr)_4rem_2rem] items-center gap-2 text-sm">
+      <Mark candidate={candidate} standing="other" />
+      {name}
+      <span className="h-3 bg-line">
+        <span className="block h-3 bg-moss" style={{ width: `${100 * share}%` }} />
+      </span>
+      <span className="figure text-right">{Math.round(100 * share)}</span>
+    </p>
+  )
+}
+
+function StateTable({ sheet, character }: Props) {
+  return (
+    <div className="my-2 overflow-x-auto max-sm:hidden">
       <table className="text-left">
         <thead>
           <tr className="align-bottom">

@@ -152,16 +152,18 @@ function CardRow({ sheet, character }: { readonly sheet: Sheet; readonly charact
   const boxes = Array.from({ length: character.replicates }, (_, i) => i)
   return (
     <>
-      <p className="flex items-baseline justify-between gap-3">
+      <p className="flex flex-wrap items-baseline justify-between gap-x-3">
         <strong>{character.name}</strong>
-        <span className="flex items-center gap-1">
+        <span className="flex flex-wrap items-center gap-1">
           {character.states.length === 0 &&
-            boxes.map((i) => <span key={i} className="inline-block w-[0.9cm] border-b border-ink" />)}
+            boxes.map((i) => (
+              <span key={i} className="inline-block h-[0.5cm] w-[0.9cm] border-b border-ink" />
+            ))}
           {character.states.length === 0 && character.unit}
         </span>
       </p>
       {character.states.length > 0 ? (
-        <ul className="grid auto-cols-fr grid-flow-col gap-x-3">
+        <ul className="grid gap-x-3 gap-y-1 sm:auto-cols-fr sm:grid-flow-col print:auto-cols-fr print:grid-flow-col">
           {character.states.map((state, i) => (
             <li key={state.id} className="flex min-w-0 items-start gap-1">
               {state.draw && <Drawing hint={state.draw} className="size-[1.15cm] shrink-0" />}
@@ -185,9 +187,9 @@ function CardRow({ sheet, character }: { readonly sheet: Sheet; readonly charact
           ))}
         </ul>
       ) : (
-        <ul className="grid grid-cols-3 gap-x-3">
+        <ul className="grid gap-x-3 sm:grid-cols-3 print:grid-cols-3">
           {character.profiles.map((profile, k) => (
-            <li key={profile.taxon} className="flex items-center gap-1">
+            <li key={profile.taxon} className="flex min-w-0 items-center gap-1">
               <Mark candidate={k} standing="other" />
               {profile.range && <RibbonCell character={character} range={profile.range} values={[]} />}
             </li>

@@ -93,6 +93,49 @@ class EditorTest extends BrowserTest {
     }
 
     @Test
+    void what_is_drawn_is_chosen_from_pictures_and_ids_follow_names_until_they_are_saved() {
+        Page nuthatch = signedIn("Nuthatch");
+        nuthatch.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Groups"))
+                .click();
+        nuthatch.getByText("New group").click();
+        nuthatch.getByLabel("What a crew calls it").fill("Rowans");
+        nuthatch.getByLabel("Where its figures hold").fill("Tarnholt");
+        nuthatch.getByText("Begin", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(nuthatch.getByLabel("Its id")).hasValue("rowans");
+        nuthatch.getByLabel("What a crew calls it").fill("Rowans of the hills");
+        assertThat(nuthatch.getByLabel("Its id")).hasValue("rowans-of-the-hills");
+
+        part(nuthatch, "Taxa");
+        for (String name : List.of("rowan", "wild service tree")) {
+            nuthatch.getByText("Another taxon").click();
+            nuthatch.getByLabel("Common name").last().fill(name);
+        }
+        nuthatch.getByText("Another character").click();
+        nuthatch.getByLabel("What to look at").fill("How the leaf is cut");
+        nuthatch.getByLabel("State 1").fill("leaflets");
+        nuthatch.getByLabel(Pattern.compile("^leaflets: Choose a drawing")).click();
+        Locator chooser = nuthatch.getByRole(AriaRole.DIALOG);
+        assertAccessible(nuthatch);
+        chooser.getByRole(AriaRole.REGION, new Locator.GetByRoleOptions().setName("Leaf"))
+                .getByText("lobed leaf")
+                .click();
+        assertThat(nuthatch.getByLabel("lobes", exact()).first()).hasValue("5"); // as it is drawn, not the least
+        nuthatch.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("rounded"))
+                .first()
+                .click();
+        assertThat(kept(nuthatch)).containsText("Kept.", PATIENTLY);
+        assertAccessible(nuthatch);
+
+        String draft = nuthatch.url().replaceAll(".*/drafts/", "");
+        String sheet =
+                (String) nuthatch.evaluate("(id) => fetch('/api/drafts/' + id).then((answer) => answer.text())", draft);
+        org.assertj.core.api.Assertions.assertThat(sheet)
+                .contains("\"id\":\"rowan\"", "\"id\":\"wild-service-tree\"", "\"id\":\"how-the-leaf-is-cut\"")
+                .contains("\"id\":\"leaflets\"", "\"sinus\":\"rounded\"")
+                .doesNotContain("\"id\":\"new");
+    }
+
+    @Test
     void a_draft_outlasts_a_lost_connection_and_a_closed_tab() {
         Page redpoll = signedIn("Redpoll");
         edit(redpoll, "alders");

@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -141,20 +142,26 @@ class PlotTest extends BrowserTest {
         assertAccessible(redpoll);
         redpoll.getByText("Check every row").click();
         assertThat(redpoll.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Problems")))
-                .containsText("400.0: it must be degrees from 0 to below 360");
+                .containsText("400 deg: it must be degrees from 0 to below 360");
 
         redpoll.getByLabel("azimuth is taken for").selectOption("not taken over");
         redpoll.getByText("Forget this file").click();
         redpoll.getByLabel("File")
                 .setInputFiles(new FilePayload(
-                        "beck.csv",
+                        "bäche.csv",
                         "text/csv",
-                        "plot,tag,azimuth,distance,dbh cm,species\nSallow Beck 09,1,20,4,21.4,Quercus robur\n"
-                                .getBytes(StandardCharsets.UTF_8)));
-        redpoll.getByLabel("dbh cm is taken for").selectOption("not taken over");
-        redpoll.getByLabel("dbh cm is taken for").selectOption("diameter");
-        redpoll.getByLabel("Unit of dbh cm").selectOption("cm");
+                        "plot,tag,azimuth,distance,BHD [cm],espèce\nSallow Beck 09,1,20,4,214,Quercus robur\n"
+                                .getBytes(Charset.forName("windows-1252"))));
+        assertThat(redpoll.getByLabel("Its letters are written as")).hasValue("Windows-1252");
+        assertThat(redpoll.getByLabel("espèce is taken for")).hasValue("taxon");
+        redpoll.getByLabel("BHD [cm] is taken for").selectOption("not taken over");
+        redpoll.getByLabel("BHD [cm] is taken for").selectOption("diameter");
+        redpoll.getByLabel("Unit of BHD [cm]").selectOption("cm");
         redpoll.getByText("Check every row").click();
+        assertThat(redpoll.getByText("half of the trees would be thicker than 2140 mm"))
+                .isVisible();
+        assertAccessible(redpoll);
+        redpoll.getByText("in mm", new Page.GetByTextOptions().setExact(true)).click();
         redpoll.getByText("Store all of it in Kettle Moss round, Tarnholt Forest, season 2026")
                 .click();
         assertThat(redpoll.getByText("Stored: 1 new plot and 1 tree.")).isVisible();
@@ -238,7 +245,7 @@ class PlotTest extends BrowserTest {
                 .selectOption(List.of("Heron Carr spring round " + java.time.Year.now())
                         .get(0));
 
-        assertThat(lead.getByText("No plot yet.")).isVisible();
+        assertThat(lead.getByText("What comes first")).isVisible();
     }
 
     @Test

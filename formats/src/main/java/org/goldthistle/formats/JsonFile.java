@@ -20,7 +20,7 @@ final class JsonFile {
 
     private static final Pattern KEY_TWICE = Pattern.compile("^Duplicate (?:field|Object property) \"?'?(.*?)'?\"?$");
     private static final Pattern UNEXPECTED =
-            Pattern.compile("^(?:Unexpected character \\('(.)'|Unrecognized token '(.{1,20}))");
+            Pattern.compile("^(?:Unexpected character \\('(.)'|Unrecognized token '([^']{1,20}))");
 
     private JsonFile() {}
 

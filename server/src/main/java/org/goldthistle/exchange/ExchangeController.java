@@ -4,11 +4,13 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.exchange.ImportDto.ColumnDto;
 import org.goldthistle.platform.ForObservers;
+import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -50,7 +52,12 @@ class ExchangeController {
             @AuthenticationPrincipal SignedInObserver observer,
             HttpServletRequest request)
             throws IOException {
-        return imports.send(surveyId, importId, observer.id(), name, request.getInputStream());
+        return imports.send(
+                surveyId,
+                importId,
+                observer.id(),
+                name.isBlank() ? "a file without a name" : name.strip(),
+                request.getInputStream());
     }
 
     /** How far a file has come. */
@@ -138,8 +145,8 @@ class ExchangeController {
     @ForObservers
     ResponseEntity<StreamingResponseBody> csv(
             @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
-        exports.requireMember(surveyId, observer.id());
-        return file(CSV, "survey.csv", to -> exports.writeCsv(surveyId, observer.id(), to));
+        String name = exports.nameFor(surveyId, observer.id());
+        return file(CSV, name + ".csv", to -> exports.writeCsv(surveyId, observer.id(), to));
     }
 
     /** The survey as a map, a point for each plot and each tree. */
@@ -147,15 +154,20 @@ class ExchangeController {
     @ForObservers
     ResponseEntity<StreamingResponseBody> geoJson(
             @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
-        exports.requireMember(surveyId, observer.id());
-        return file(GEO_JSON, "survey.geojson", to -> exports.writeGeoJson(surveyId, observer.id(), to));
+        String name = exports.nameFor(surveyId, observer.id());
+        return file(GEO_JSON, name + ".geojson", to -> exports.writeGeoJson(surveyId, observer.id(), to));
     }
 
     private static ResponseEntity<StreamingResponseBody> file(
             MediaType type, String name, StreamingResponseBody content) {
         return ResponseEntity.ok()
                 .contentType(type)
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(name, StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
                 .body(content);
     }
 

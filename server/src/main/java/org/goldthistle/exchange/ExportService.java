@@ -45,9 +45,13 @@ class ExportService {
         this.jdbc = jdbc;
     }
 
-    /** @throws org.goldthistle.platform.Problem if the observer does not belong to the survey */
-    void requireMember(UUID surveyId, UUID observerId) {
-        surveys.requireMember(surveyId, observerId);
+    /**
+     * What a survey's files are called, such as "Kettle Moss round 2026".
+     *
+     * @throws org.goldthistle.platform.Problem if the observer does not belong to the survey
+     */
+    String nameFor(UUID surveyId, UUID observerId) {
+        return surveys.nameFor(surveyId, observerId);
     }
 
     /** Writes the survey as a table. */

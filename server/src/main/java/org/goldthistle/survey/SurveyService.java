@@ -87,6 +87,17 @@ public class SurveyService {
         return survey;
     }
 
+    /**
+     * What a survey's files are called, without signs that a file may not have: "Kettle Moss round, Tarnholt 2026".
+     *
+     * @throws Problem if the observer does not belong to it
+     */
+    @Transactional(readOnly = true)
+    public String nameFor(UUID surveyId, UUID observerId) {
+        SurveySettings settings = belongsTo(surveyId, observerId).settings();
+        return settings.name().replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]+", " ").strip() + " " + settings.season();
+    }
+
     /** Closes a survey, which is read-only from then on, or opens it again. */
     @Transactional
     public void close(UUID surveyId, UUID observerId, boolean closed) {
