@@ -113,7 +113,10 @@ class EditorTest extends BrowserTest {
         nuthatch.getByText("Another character").click();
         nuthatch.getByLabel("What to look at").fill("How the leaf is cut");
         nuthatch.getByLabel("State 1").fill("leaflets");
-        nuthatch.getByLabel(Pattern.compile("^leaflets: Choose a drawing")).click();
+        nuthatch.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^leaflets ?: Choose a drawing")))
+                .click();
         Locator chooser = nuthatch.getByRole(AriaRole.DIALOG);
         assertAccessible(nuthatch);
         chooser.getByRole(AriaRole.REGION, new Locator.GetByRoleOptions().setName("Leaf"))
