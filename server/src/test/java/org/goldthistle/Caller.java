@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
@@ -69,6 +70,24 @@ public final class Caller {
         return send(HttpRequest.newBuilder(URI.create(base + path))
                 .header("Content-Type", "application/json")
                 .PUT(HttpRequest.BodyPublishers.ofString(text(body))));
+    }
+
+    /** Sends JSON without saying beforehand how much it is. */
+    public Answer sendInPieces(String method, String path, byte[] json) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
+                .header("Content-Type", "application/json")
+                .method(method, HttpRequest.BodyPublishers.ofInputStream(() -> new ByteArrayInputStream(json)));
+        cookie("XSRF-TOKEN").ifPresent(token -> request.header("X-XSRF-TOKEN", token.getValue()));
+        return send(request);
+    }
+
+    /** Sends text as a media type. */
+    public Answer sendAs(String type, String method, String path, String body) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
+                .header("Content-Type", type)
+                .method(method, HttpRequest.BodyPublishers.ofString(body));
+        cookie("XSRF-TOKEN").ifPresent(token -> request.header("X-XSRF-TOKEN", token.getValue()));
+        return send(request);
     }
 
     private Answer write(String method, String path, Object body) {

@@ -20,6 +20,9 @@ import org.goldthistle.core.RefusedException;
 /** A table in a text file: RFC 4180, with commas, semicolons or tabs between its cells. */
 public final class CsvFile implements RowFile {
     private static final int LONGEST_HEADING = 64 * 1024; // characters
+    private static final int MOST_COLUMNS = 500;
+    private static final int LONGEST_ROW = 256 * 1024; // characters, of all cells together with what parts them
+    private static final int LONGEST_CELL = 10_000; // characters
     private static final char[] DELIMITERS = {',', ';', '\t'};
 
     private final CSVParser parser;
@@ -45,20 +48,29 @@ public final class CsvFile implements RowFile {
     public static CsvFile open(InputStream content, TextEncoding encoding) throws IOException {
         try {
             BufferedReader text = encoding.reader(content);
-            text.mark(LONGEST_HEADING);
-            String first = text.readLine();
-            text.reset();
+            char delimiter = delimiter(firstLine(text));
             CSVFormat format = CSVFormat.RFC4180
                     .builder()
-                    .setDelimiter(delimiter(first == null ? "" : first))
+                    .setDelimiter(delimiter)
                     .setIgnoreEmptyLines(true)
                     .get();
-            CsvFile file = new CsvFile(CSVParser.parse(text, format), encoding);
+            CsvFile file = new CsvFile(CSVParser.parse(new ShortRows(text, delimiter, LONGEST_ROW), format), encoding);
             file.requireHeadings();
             return file;
         } catch (CharacterCodingException other) {
             throw otherEncoding("row 1", encoding);
         }
+    }
+
+    /** The first line without taking it off the text, as far as it is looked at for what parts its cells. */
+    private static String firstLine(BufferedReader text) throws IOException {
+        text.mark(LONGEST_HEADING);
+        StringBuilder line = new StringBuilder();
+        for (int one = text.read(); one >= 0 && one != '\n' && line.length() < LONGEST_HEADING - 1; one = text.read()) {
+            line.append((char) one);
+        }
+        text.reset();
+        return line.toString();
     }
 
     private void requireHeadings() {
@@ -67,6 +79,9 @@ public final class CsvFile implements RowFile {
             if (!heading.isEmpty() && !seen.add(heading)) {
                 throw RefusedException.of("row 1", "the heading \"" + heading + "\" twice", "each heading once");
             }
+        }
+        if (headings.size() > MOST_COLUMNS) {
+            throw RefusedException.of("row 1", headings.size() + " columns", "at most " + MOST_COLUMNS);
         }
         if (seen.isEmpty()) {
             throw RefusedException.of("row 1", "no heading", "a first row that names the columns");
@@ -108,6 +123,14 @@ public final class CsvFile implements RowFile {
         Optional<String> broken = read.size() <= headings.size()
                 ? Optional.empty()
                 : Optional.of("it has " + read.size() + " cells under " + headings.size() + " headings");
+        for (String cell : cells.values()) {
+            if (cell.length() > LONGEST_CELL) {
+                throw RefusedException.of(
+                        "row " + read.getRecordNumber(),
+                        "a cell of " + cell.length() + " letters",
+                        "at most " + LONGEST_CELL + " in a cell");
+            }
+        }
         return new FileRow(read.getRecordNumber(), cells, broken);
     }
 
@@ -117,6 +140,10 @@ public final class CsvFile implements RowFile {
         } catch (UncheckedIOException broken) {
             if (broken.getCause() instanceof CharacterCodingException) {
                 throw otherEncoding(place, encoding);
+            }
+            if (broken.getCause() instanceof ShortRows.TooLong) {
+                throw RefusedException.of(
+                        place, "more than " + LONGEST_ROW + " letters without an end of the row", "shorter rows");
             }
             throw RefusedException.of(
                     place, "quotes that do not end as they should", "cells quoted as RFC 4180 has it");

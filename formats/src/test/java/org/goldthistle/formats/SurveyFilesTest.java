@@ -15,6 +15,8 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.goldthistle.core.Refusal;
 import org.goldthistle.core.Refusals;
 import org.goldthistle.core.RefusedException;
@@ -215,6 +217,30 @@ class SurveyFilesTest {
                         RefusedException.class,
                         refused -> assertThat(refused.refusals().stream().map(Refusal::key))
                                 .containsExactly("", "plot", "tag", "azimuth", "dbh mm"));
+    }
+
+    @Test
+    void a_cell_a_row_and_columns_that_nobody_can_mean_are_refused_and_long_notes_are_not() throws IOException {
+        String note = "\"" + "a\nlong note, with \"\"quotes\"\". ".repeat(300) + "\"";
+        assertThat(read(CsvFile.open(bytes("plot,tag,plot notes\nP,," + note + "\nQ,,\n", StandardCharsets.UTF_8))))
+                .hasSize(2);
+        String inches = "plot,plot notes\n" + "P,5\" wide\n".repeat(60_000); // a quote amid a cell is none
+        assertThat(read(CsvFile.open(bytes(inches, StandardCharsets.UTF_8)))).hasSize(60_000);
+
+        assertThatThrownBy(() -> read(
+                        CsvFile.open(bytes("plot,plot notes\nP," + "x".repeat(20_000) + "\n", StandardCharsets.UTF_8))))
+                .hasMessageContaining("row 2")
+                .hasMessageContaining("letters");
+        for (String endless : List.of("x".repeat(2_000_000), "\"" + "x\n".repeat(1_000_000))) {
+            assertThatThrownBy(() -> read(CsvFile.open(bytes("plot,plot notes\nP," + endless, StandardCharsets.UTF_8))))
+                    .hasMessageContaining("end of the row");
+        }
+        assertThatThrownBy(() -> CsvFile.open(bytes("a,".repeat(100_000), StandardCharsets.UTF_8)))
+                .isInstanceOf(RefusedException.class);
+        assertThatThrownBy(() -> CsvFile.open(bytes(
+                        IntStream.range(0, 900).mapToObj(i -> "c" + i).collect(Collectors.joining(",")),
+                        StandardCharsets.UTF_8)))
+                .hasMessageContaining("900 columns");
     }
 
     @Test

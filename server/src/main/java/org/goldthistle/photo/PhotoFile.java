@@ -1,10 +1,5 @@
 package org.goldthistle.photo;
 
-import com.drew.imaging.ImageMetadataReader;
-import com.drew.imaging.ImageProcessingException;
-import com.drew.metadata.Metadata;
-import com.drew.metadata.exif.ExifIFD0Directory;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -21,7 +16,7 @@ public record PhotoFile(PhotoKind kind, byte[] content) {
     /** The largest photo that is kept, in bytes. */
     public static final int LARGEST = 12 * 1024 * 1024;
 
-    private static final int UPRIGHT = 1; // of the eight ways in which Exif turns a picture
+    private static final long MOST_PIXELS = 50_000_000;
 
     /**
      * Reads a photo.
@@ -33,20 +28,18 @@ public record PhotoFile(PhotoKind kind, byte[] content) {
     public static PhotoFile read(byte[] content, boolean keepsPosition) {
         PhotoKind kind = PhotoKind.of(content)
                 .orElseThrow(() -> unfit("is not a JPEG, PNG or WebP picture, whatever its name says"));
-        int orientation = orientation(content);
-        if (keepsPosition) {
-            return new PhotoFile(kind, content);
-        }
         try {
-            return new PhotoFile(
-                    kind,
-                    switch (kind) {
-                        case JPEG -> JpegCleaner.clean(content, orientation);
-                        case PNG -> PngCleaner.clean(content);
-                        case WEBP -> WebpCleaner.clean(content);
-                    });
+            CleanPicture clean = switch (kind) {
+                case JPEG -> JpegCleaner.clean(content);
+                case PNG -> PngCleaner.clean(content);
+                case WEBP -> WebpCleaner.clean(content);
+            };
+            if (clean.pixels() > MOST_PIXELS) {
+                throw unfit("has more than " + MOST_PIXELS / 1_000_000 + " million pixels");
+            }
+            return new PhotoFile(kind, keepsPosition ? content : clean.content());
         } catch (IndexOutOfBoundsException broken) {
-            throw unfit("breaks off in the middle");
+            throw unfit("is not a picture that can be read to its end");
         }
     }
 
@@ -64,17 +57,6 @@ public record PhotoFile(PhotoKind kind, byte[] content) {
             return content;
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
-        }
-    }
-
-    private static int orientation(byte[] content) {
-        try {
-            Metadata metadata = ImageMetadataReader.readMetadata(new ByteArrayInputStream(content));
-            var exif = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
-            Integer found = exif == null ? null : exif.getInteger(ExifIFD0Directory.TAG_ORIENTATION);
-            return found == null || found < 1 || found > 8 ? UPRIGHT : found;
-        } catch (ImageProcessingException | IOException broken) {
-            throw unfit("cannot be read to its end (" + broken.getMessage() + ")");
         }
     }
 

@@ -92,6 +92,16 @@ public final class Problem extends RuntimeException {
         return new Problem(HttpStatus.TOO_MANY_REQUESTS, type, detail, List.of());
     }
 
+    /** 413: more than is read. */
+    static Problem tooLarge(long mostBytes) {
+        return new Problem(
+                HttpStatus.PAYLOAD_TOO_LARGE,
+                "too-large",
+                "This is larger than " + mostBytes / 1024 + " kB, and no request of this kind needs that much. Nothing"
+                        + " was stored; send less at once.",
+                List.of());
+    }
+
     ProblemDetail toDetail() {
         ProblemDetail problem = detail(status, type, getMessage());
         if (!refusals.isEmpty()) {

@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.core.NestedExceptionUtils;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -45,6 +46,10 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
             HttpHeaders headers,
             HttpStatusCode status,
             WebRequest request) {
+        if (NestedExceptionUtils.getRootCause(unreadable) instanceof RequestLimits.TooLarge tooLarge) {
+            ProblemDetail problem = tooLarge.problem().toDetail();
+            return createResponseEntity(problem, headers, HttpStatusCode.valueOf(problem.getStatus()), request);
+        }
         return answer(
                 HttpStatus.BAD_REQUEST,
                 "unreadable",

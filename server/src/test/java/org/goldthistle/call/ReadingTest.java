@@ -173,7 +173,7 @@ class ReadingTest extends ServerTest {
                 "422 | unfit-reading | {\"character\":\"ltf\",\"notSeen\":false} | exactly one",
                 "400 | unreadable | {\"character\":\"ltw\",\"values\":[\"wide\"],\"certainty\":\"sure\",\"notSeen\":false}"
                         + " | values",
-                "400 | unreadable | {\"character\": | end-of-input",
+                "400 | unreadable | {\"character\": | no JSON at line 1",
                 "400 | incomplete | {\"character\":\"\",\"notSeen\":true} | character"
             })
     void a_reading_that_does_not_fit_is_refused_in_words_and_not_stored(

@@ -16,6 +16,7 @@ import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.zip.CRC32;
+import java.util.zip.DeflaterOutputStream;
 import javax.imageio.ImageIO;
 import org.goldthistle.platform.Problem;
 import org.junit.jupiter.api.Test;
@@ -108,6 +109,49 @@ class PhotoFileTest {
                     .isThrownBy(() -> PhotoFile.read(half, false))
                     .withMessageContaining("It was not stored");
         }
+    }
+
+    @Test
+    void what_would_unpack_to_more_than_anybody_has_room_for_is_not_unpacked_and_not_kept() throws Exception {
+        var packed = new ByteArrayOutputStream();
+        try (var deflater = new DeflaterOutputStream(packed)) {
+            byte[] zeros = new byte[1 << 20];
+            for (int i = 0; i < 200; i++) {
+                deflater.write(zeros);
+            }
+        }
+        byte[] plain = encoded("png");
+        for (String name : new String[] {"zTXt", "iTXt", "iCCP", "prVt"}) {
+            byte[] head = (name.equals("iTXt") ? "Note\0\1\0\0\0" : "Note\0\0").getBytes(StandardCharsets.US_ASCII);
+            byte[] bomb = ByteBuffer.allocate(head.length + packed.size())
+                    .put(head)
+                    .put(packed.toByteArray())
+                    .array();
+
+            assertThat(PhotoFile.read(afterHeader(plain, 33, chunk(name, bomb)), false)
+                            .content())
+                    .isEqualTo(plain);
+        }
+    }
+
+    @Test
+    void a_length_that_cannot_be_and_more_pixels_than_are_kept_are_refused_in_words() throws Exception {
+        for (int length : new int[] {Integer.MAX_VALUE, Integer.MAX_VALUE - 11, -1}) {
+            byte[] png = encoded("png");
+            ByteBuffer.wrap(png).putInt(8, length);
+            byte[] webp = webpWith(exif());
+            ByteBuffer.wrap(webp).order(ByteOrder.LITTLE_ENDIAN).putInt(16, length);
+            for (byte[] broken : new byte[][] {png, webp}) {
+                assertThatExceptionOfType(Problem.class)
+                        .isThrownBy(() -> PhotoFile.read(broken, false))
+                        .withMessageContaining("not a picture");
+            }
+        }
+        byte[] huge = encoded("png");
+        ByteBuffer.wrap(huge).putInt(16, 60_000).putInt(20, 60_000);
+        assertThatExceptionOfType(Problem.class)
+                .isThrownBy(() -> PhotoFile.read(huge, true))
+                .withMessageContaining("50 million pixels");
     }
 
     @Test

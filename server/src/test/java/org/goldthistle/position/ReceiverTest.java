@@ -50,6 +50,36 @@ class ReceiverTest extends ServerTest {
         }
     }
 
+    @Test
+    void a_receiver_that_never_ends_a_line_or_drips_is_not_listened_to_for_ever() throws IOException {
+        for (int pause : new int[] {0, 50}) {
+            try (ServerSocket device = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+                drip(device, pause);
+                long begun = System.nanoTime();
+
+                assertThat(new NmeaReceiver((InetSocketAddress) device.getLocalSocketAddress())
+                                .next(Duration.ofSeconds(1)))
+                        .isEmpty();
+                assertThat(Duration.ofNanos(System.nanoTime() - begun)).isLessThan(Duration.ofSeconds(10));
+            }
+        }
+    }
+
+    private static void drip(ServerSocket device, int pauseMillis) {
+        Thread thread = new Thread(() -> {
+            try (Socket listener = device.accept()) {
+                while (true) {
+                    listener.getOutputStream().write('x');
+                    Thread.sleep(pauseMillis);
+                }
+            } catch (IOException | InterruptedException hungUp) {
+                Thread.currentThread().interrupt(); // the receiver has heard enough
+            }
+        });
+        thread.setDaemon(true);
+        thread.start();
+    }
+
     private static void answer(ServerSocket device, String text) {
         Thread thread = new Thread(() -> {
             try (Socket listener = device.accept()) {
