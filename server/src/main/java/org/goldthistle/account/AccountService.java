@@ -8,12 +8,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import org.goldthistle.audit.AuditTrail;
 import org.goldthistle.audit.Place;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.platform.Problem;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,13 +26,18 @@ import org.springframework.transaction.annotation.Transactional;
 public class AccountService {
     private static final int SHORTEST_PASSPHRASE = 12;
 
+    private static final Duration LONGEST_QUEUE = Duration.ofSeconds(20); // before a passphrase is looked at
+
     private final ObserverRepository observers;
     private final PasswordEncoder encoder;
     private final SignInGuard guard;
     private final Sessions sessions;
     private final AuditTrail audit;
+    private final JdbcClient jdbc;
     private final Clock clock;
     private final String nobodysHash;
+    private final Semaphore hashing =
+            new Semaphore(Math.max(1, Runtime.getRuntime().availableProcessors() / 2), true);
 
     AccountService(
             ObserverRepository observers,
@@ -37,12 +45,14 @@ public class AccountService {
             SignInGuard guard,
             Sessions sessions,
             AuditTrail audit,
+            JdbcClient jdbc,
             Clock clock) {
         this.observers = observers;
         this.encoder = encoder;
         this.guard = guard;
         this.sessions = sessions;
         this.audit = audit;
+        this.jdbc = jdbc;
         this.clock = clock;
         this.nobodysHash = encoder.encode("nobody signs in with this");
     }
@@ -67,13 +77,13 @@ public class AccountService {
     }
 
     /**
-     * The observer of that call sign and passphrase.
+     * The observer of that call sign and passphrase. A try counts as failed before it is looked at, so that many at once
+     * are many.
      *
      * @throws Problem if they do not belong together, or the call sign must wait after too many failures
      */
-    @Transactional
     public SignedInObserver signIn(String callSign, String passphrase) {
-        Duration wait = guard.wait(callSign);
+        Duration wait = guard.tries(callSign);
         if (!wait.isZero()) {
             long seconds = wait.plusMillis(999).truncatedTo(ChronoUnit.SECONDS).toSeconds();
             throw Problem.tooMany(
@@ -82,15 +92,32 @@ public class AccountService {
         }
         Optional<Observer> observer = observers.findByCallSignIgnoreCase(callSign);
         // an unknown call sign takes as long as a known one, so that nobody learns which exist
-        boolean fits = encoder.matches(
-                passphrase, observer.map(Observer::passphraseHash).orElse(nobodysHash));
+        boolean fits = fits(passphrase, observer.map(Observer::passphraseHash).orElse(nobodysHash));
         if (observer.isEmpty() || !fits || observer.get().disabledAt() != null) {
-            guard.failed(callSign);
             throw Problem.unknownCaller(
                     "wrong-passphrase", "Call sign and passphrase do not belong together. Check both and try again.");
         }
         guard.succeeded(callSign);
         return observer.get().signedIn();
+    }
+
+    /** Hashing takes long by intent: nobody holds a connection meanwhile, and few do it at once. */
+    private boolean fits(String passphrase, String hash) {
+        try {
+            if (!hashing.tryAcquire(LONGEST_QUEUE.toSeconds(), TimeUnit.SECONDS)) {
+                throw Problem.tooMany(
+                        "busy",
+                        "Too many sign in at once. Nothing is wrong with what you typed; try again in a moment.");
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(stopped);
+        }
+        try {
+            return encoder.matches(passphrase, hash);
+        } finally {
+            hashing.release();
+        }
     }
 
     private static void requireLong(String callSign, String passphrase) {
@@ -127,6 +154,7 @@ public class AccountService {
                         "no-such-role",
                         "A role is " + Coded.codes(Role.values()) + ", but \"" + role + "\" was sent. Nothing was"
                                 + " changed."));
+        oneAtATime();
         Observer observer = observer(id);
         Role before = observer.signedIn().role();
         if (asked != before) {
@@ -150,6 +178,7 @@ public class AccountService {
      */
     @Transactional
     Observer disable(UUID id, boolean disabled, UUID leadId) {
+        oneAtATime();
         Observer observer = observer(id);
         if (disabled == (observer.disabledAt() != null)) {
             return observer;
@@ -177,6 +206,13 @@ public class AccountService {
         requireLong(observer.callSign(), passphrase);
         observer.replacePassphrase(encoder.encode(passphrase));
         sessions.end(id);
+    }
+
+    /** Who leads is changed by one after the other, so that two leads who demote each other do not both succeed. */
+    private void oneAtATime() {
+        jdbc.sql("select 1 from pg_advisory_xact_lock(hashtext('who leads'))")
+                .query(Integer.class)
+                .single();
     }
 
     private void requireOtherLead(Observer observer) {

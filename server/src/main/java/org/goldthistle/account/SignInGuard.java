@@ -5,10 +5,8 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Locale;
-import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
@@ -30,34 +28,33 @@ class SignInGuard {
         this.clock = clock;
     }
 
-    /** How long this call sign must still wait before it is tried again; zero if it need not. */
-    Duration wait(String callSign) {
-        Optional<Failures> failures = jdbc.sql(
-                        "select failures, last_failure_at from sign_in_guard where call_sign = ?")
-                .param(key(callSign))
-                .query((row, i) -> new Failures(
-                        row.getInt("failures"),
-                        row.getTimestamp("last_failure_at").toInstant()))
-                .optional();
-        return failures.map(failed -> {
-                    Duration left =
-                            Duration.between(clock.instant(), failed.last().plus(waitAfter(failed.count())));
-                    return left.isNegative() ? Duration.ZERO : left;
-                })
-                .orElse(Duration.ZERO);
-    }
-
-    /** Counts a failure, whatever becomes of the caller's transaction. */
-    @Transactional(propagation = Propagation.REQUIRES_NEW)
-    public void failed(String callSign) {
+    /**
+     * A call sign is tried: how long it must still wait before that; zero if it need not, and then it is counted as failed
+     * until it succeeds. Of tries at one instant each sees those before it.
+     */
+    @Transactional
+    public Duration tries(String callSign) {
         Instant now = clock.instant();
         jdbc.sql("delete from sign_in_guard where last_failure_at < ?")
                 .param(Timestamp.from(now.minus(FORGOTTEN_AFTER)))
                 .update();
-        jdbc.sql("insert into sign_in_guard values (?, 1, ?) on conflict (call_sign) do update"
-                        + " set failures = sign_in_guard.failures + 1, last_failure_at = excluded.last_failure_at")
+        jdbc.sql("insert into sign_in_guard values (?, 0, ?) on conflict (call_sign) do nothing")
                 .params(key(callSign), Timestamp.from(now))
                 .update();
+        Failures failed = jdbc.sql("select failures, last_failure_at from sign_in_guard where call_sign = ? for update")
+                .param(key(callSign))
+                .query((row, i) -> new Failures(
+                        row.getInt("failures"),
+                        row.getTimestamp("last_failure_at").toInstant()))
+                .single();
+        Duration left = Duration.between(now, failed.last().plus(waitAfter(failed.count())));
+        if (failed.count() >= FREE_FAILURES && left.compareTo(Duration.ZERO) > 0) {
+            return left;
+        }
+        jdbc.sql("update sign_in_guard set failures = failures + 1, last_failure_at = ? where call_sign = ?")
+                .params(Timestamp.from(now), key(callSign))
+                .update();
+        return Duration.ZERO;
     }
 
     /** Forgets the failures of a call sign that signed in. */

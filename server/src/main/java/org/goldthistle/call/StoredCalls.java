@@ -31,10 +31,12 @@ import org.springframework.transaction.annotation.Transactional;
 public class StoredCalls {
     private static final int AT_ONCE = 1000; // so that the calls of a large survey need no room
 
-    /** Calls with a reading, in the surveys of the observer, that are not kept from them. */
+    /** Calls with a reading, in the surveys of the observer: their own, and what others signed that is not kept from them. */
     private static final String SEEN = " from call c join tree t on t.id = c.tree_id join plot p on p.id = t.plot_id"
             + " join survey_member m on m.survey_id = p.survey_id and m.observer_id = :observer"
-            + " where c.group_id = :group and (c.observer_id = :observer or " + SurveyedTree.SHOWN + ")"
+            + " where c.group_id = :group and (c.observer_id = :observer or " + SurveyedTree.SHOWN
+            + " and exists (select 1 from determination s where s.tree_id = c.tree_id"
+            + " and s.observer_id = c.observer_id and s.settles is null))"
             + " and exists (select 1 from reading r where r.call_id = c.id)";
 
     private final CallRepository calls;

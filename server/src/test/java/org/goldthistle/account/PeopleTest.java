@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import org.goldthistle.Caller;
 import org.goldthistle.ServerTest;
 import org.junit.jupiter.api.Test;
@@ -113,6 +114,35 @@ class PeopleTest extends ServerTest {
 
         lead.put(self + "/role", Map.of("role", "crew")).expectProblem(422, "last-lead");
         lead.put(self + "/disabled", Map.of("disabled", true)).expectProblem(422, "last-lead");
+    }
+
+    @Test
+    void two_leads_who_demote_each_other_at_once_do_not_both_succeed() {
+        Caller lead = signedIn("Treecreeper");
+        newcomer(lead, "Firecrest", "lead");
+        String treecreeper = "/api/people/" + demoId("observer Treecreeper") + "/role";
+        String firecrest = "/api/people/" + idOf(lead, "Firecrest") + "/role";
+        for (int round = 0; round < 10; round++) {
+            Caller one = signedIn("Treecreeper");
+            Caller other = stranger();
+            other.signIn("Firecrest", CHOSEN).expect(200);
+
+            CompletableFuture<Integer> first = CompletableFuture.supplyAsync(
+                    () -> one.put(firecrest, Map.of("role", "crew")).status());
+            CompletableFuture<Integer> second = CompletableFuture.supplyAsync(
+                    () -> other.put(treecreeper, Map.of("role", "crew")).status());
+            List<Integer> answers = List.of(first.join(), second.join());
+
+            assertThat(answers).containsOnlyOnce(200).doesNotContain(500);
+            boolean treecreeperStayed = answers.get(0) == 200;
+            Caller left = treecreeperStayed ? signedIn("Treecreeper") : stranger();
+            if (!treecreeperStayed) {
+                left.signIn("Firecrest", CHOSEN).expect(200);
+            }
+            left.put(treecreeperStayed ? firecrest : treecreeper, Map.of("role", "lead"))
+                    .expect(200);
+        }
+        signedIn("Treecreeper").put(firecrest, Map.of("role", "crew")).expect(200);
     }
 
     private Caller newcomer(Caller lead, String callSign, String role) {

@@ -3,7 +3,14 @@ package org.goldthistle.account;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.function.IntFunction;
+import java.util.stream.IntStream;
 import org.goldthistle.Caller;
 import org.goldthistle.ServerTest;
 import org.junit.jupiter.api.Test;
@@ -49,6 +56,47 @@ class SessionTest extends ServerTest {
         later(Duration.ofSeconds(31));
 
         guesser.signIn("Treecreeper", PASSPHRASE).expect(200);
+    }
+
+    @Test
+    void of_many_guesses_at_one_instant_no_more_are_looked_at_than_of_as_many_in_a_row() {
+        List<Integer> answers =
+                atOnce(20, i -> stranger().signIn("Whitethroat", "guess " + i).status());
+
+        assertThat(answers).containsOnly(401, 429);
+        assertThat(answers.stream().filter(status -> status == 401)).hasSize(5);
+    }
+
+    @Test
+    void while_many_guess_members_go_on_and_nothing_breaks() {
+        Caller member = signedIn("Siskin");
+        List<Integer> pages = new CopyOnWriteArrayList<>();
+        Thread reads = new Thread(() -> {
+            for (int i = 0; i < 10; i++) {
+                pages.add(member.get("/api/surveys").status());
+            }
+        });
+        reads.start();
+
+        List<Integer> answers =
+                atOnce(30, i -> stranger().signIn("Stranger " + i, "guess").status());
+
+        assertThat(answers).containsOnly(401);
+        assertThat(pages).isNotEmpty().containsOnly(200);
+    }
+
+    private static List<Integer> atOnce(int many, IntFunction<Integer> act) {
+        ExecutorService pool = Executors.newFixedThreadPool(many);
+        try {
+            return IntStream.range(0, many)
+                    .mapToObj(i -> CompletableFuture.supplyAsync(() -> act.apply(i), pool))
+                    .toList()
+                    .stream()
+                    .map(CompletableFuture::join)
+                    .toList();
+        } finally {
+            pool.shutdownNow();
+        }
     }
 
     @Test

@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -76,6 +77,43 @@ class WhatWouldChangeTest extends DraftCase {
         assertThat(end.at("/counts/unreadable").asInt()).isPositive();
         assertThat(end.at("/rows/0/why").asText()).contains("character");
         nuthatch.delete(draftPath(draft)).expect(204);
+    }
+
+    @Test
+    void what_others_read_and_did_not_sign_is_nobody_else_s() throws IOException {
+        Caller nuthatch = signedIn("Nuthatch");
+        JsonNode draft = begin(nuthatch, Map.of("from", "change", "versionId", versionOf(nuthatch, "firs")));
+        int before = totalOf(effects(nuthatch, draft));
+        UUID tree = UUID.randomUUID();
+        Caller siskin = signedIn("Siskin");
+        plant(siskin, UUID.randomUUID(), tree, "firs");
+        String path = surveyPath() + "/trees/" + tree;
+        JsonNode character = siskin.get("/api/sheets/" + versionOf(siskin, "firs"))
+                .expect(200)
+                .at("/characters/0");
+        Map<String, Object> reading = character.path("states").isEmpty()
+                ? Map.of("character", character.path("id").asText(), "values", List.of(10), "notSeen", false)
+                : Map.of(
+                        "character",
+                        character.path("id").asText(),
+                        "states",
+                        List.of(character.at("/states/0/id").asText()),
+                        "notSeen",
+                        false);
+        String id = UUID.randomUUID().toString();
+        siskin.put(path + "/readings/" + id, reading).expect(200);
+
+        assertThat(totalOf(effects(nuthatch, draft))).isEqualTo(before);
+
+        Map<String, Object> signed = new HashMap<>(signature("group"));
+        signed.put("readingIds", List.of(id));
+        siskin.put(path + "/determinations/" + UUID.randomUUID(), signed).expect(200);
+        assertThat(totalOf(effects(nuthatch, draft))).isEqualTo(before + 1);
+        nuthatch.delete(draftPath(draft)).expect(204);
+    }
+
+    private static int totalOf(List<JsonNode> effects) {
+        return effects.get(effects.size() - 1).path("total").asInt();
     }
 
     @Test
