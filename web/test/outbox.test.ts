@@ -3,19 +3,24 @@ import type { Entered, Send, Unsent } from '../src/features/call/outbox'
 
 const kept = new Map<string, string>()
 vi.stubGlobal('localStorage', {
+  get length() {
+    return kept.size
+  },
+  key: (i: number) => [...kept.keys()][i] ?? null,
   getItem: (key: string) => kept.get(key) ?? null,
   setItem: (key: string, text: string) => void kept.set(key, text),
   removeItem: (key: string) => void kept.delete(key),
 })
 
-const heard = new Map<string, Set<() => void>>()
-const happens = (event: string) => {
-  for (const listener of heard.get(event) ?? []) listener()
+type Listener = (event?: unknown) => void
+const heard = new Map<string, Set<Listener>>()
+const happens = (event: string, what?: unknown) => {
+  for (const listener of heard.get(event) ?? []) listener(what)
 }
 vi.stubGlobal('window', {
-  addEventListener: (event: string, listener: () => void) =>
+  addEventListener: (event: string, listener: Listener) =>
     heard.set(event, new Set(heard.get(event)).add(listener)),
-  removeEventListener: (event: string, listener: () => void) => heard.get(event)?.delete(listener),
+  removeEventListener: (event: string, listener: Listener) => heard.get(event)?.delete(listener),
   setTimeout: (act: () => void, wait: number) => setTimeout(act, wait),
   clearTimeout: (timer: ReturnType<typeof setTimeout> | undefined) => clearTimeout(timer),
 })
@@ -32,7 +37,7 @@ const read = (character: string, state: string): Entered => ({
   kind: 'reading',
   reading: { character, states: [state], notSeen: false },
 })
-const entry = (id: string, entered: Entered, observer = 'Dipper'): Unsent => ({
+const entry = (id: string, entered: Entered, observer = 'Dipper'): Omit<Unsent, 'turn'> => ({
   id,
   observer,
   surveyId: 's',
@@ -232,5 +237,61 @@ describe('the outbox', () => {
     outbox.add(entry('3', read('bark', 'smooth')))
     await vi.advanceTimersByTimeAsync(100)
     expect(told.mock.results.map((one) => one.value)).toEqual([0, 1, 0, 1])
+  })
+
+  it('loses nothing of two pages that enter at the same time, and each hears of the other', async () => {
+    const one = (await opened()).outbox
+    const other = (await opened()).outbox // neither knows of what the other is about to enter
+
+    one.add(entry('1', read('bark', 'smooth')))
+    other.add(entry('2', read('twig', 'warty')))
+    one.add(entry('3', read('leaf', 'double')))
+
+    expect(ids((await opened()).outbox.snapshot())).toEqual(['1', '2', '3'])
+    const { got, send } = server()
+    other.start('Dipper', send)
+    await vi.advanceTimersByTimeAsync(0)
+    expect(got).toEqual(['1', '2', '3'])
+    expect(kept.size).toBe(0)
+  })
+
+  it('fetches what another page sent before its entry goes from this one', async () => {
+    const { outbox: one, Away } = await opened()
+    const told: string[] = []
+    one.start(
+      'Dipper',
+      async () => {
+        throw new Away()
+      },
+      async ({ id }) => void told.push(`${id} fetched, ${one.snapshot().length} shown`),
+    )
+    one.add(entry('1', read('bark', 'smooth')))
+    await vi.advanceTimersByTimeAsync(0)
+
+    kept.clear() // another page has sent it
+    happens('storage', { key: 'goldthistle.outbox.1' })
+    await vi.advanceTimersByTimeAsync(0)
+
+    expect(told).toEqual(['1 fetched, 1 shown'])
+    expect(one.snapshot()).toEqual([])
+  })
+
+  it('takes over what an earlier version kept', async () => {
+    kept.set('goldthistle.outbox', JSON.stringify([entry('1', read('bark', 'smooth'))]))
+
+    const { outbox } = await opened()
+
+    expect(ids(outbox.snapshot())).toEqual(['1'])
+    expect([...kept.keys()]).toEqual(['goldthistle.outbox.1'])
+  })
+
+  it('keeps an entry that a page wrote and did not come to send', async () => {
+    const { outbox: before } = await opened()
+    before.add(entry('1', read('bark', 'smooth'))) // and the browser crashes
+    kept.set('goldthistle.outbox.broken', '{"half')
+
+    const { outbox: after } = await opened()
+
+    expect(ids(after.snapshot())).toEqual(['1'])
   })
 })

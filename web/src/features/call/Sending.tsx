@@ -13,12 +13,16 @@ export function Sending() {
   const queries = useQueryClient()
   useEffect(
     () =>
-      outbox.start(observer, async (unsent: Unsent) => {
-        const answer = await sendEntered(unsent)
-        const bench = benchQuery(unsent.surveyId, unsent.treeId)
-        await queries.cancelQueries(bench)
-        return () => queries.setQueryData(bench.queryKey, answer)
-      }),
+      outbox.start(
+        observer,
+        async (unsent: Unsent) => {
+          const answer = await sendEntered(unsent)
+          const bench = benchQuery(unsent.surveyId, unsent.treeId)
+          await queries.cancelQueries(bench)
+          return () => queries.setQueryData(bench.queryKey, answer)
+        },
+        ({ surveyId, treeId }) => queries.refetchQueries(benchQuery(surveyId, treeId)),
+      ),
     [observer, queries],
   )
   return null

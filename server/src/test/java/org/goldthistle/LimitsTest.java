@@ -33,6 +33,31 @@ class LimitsTest extends ServerTest {
     }
 
     @Test
+    void a_nul_is_refused_in_words_wherever_it_stands() {
+        Caller siskin = signedIn("Siskin");
+        String nul = "\\u0000";
+        siskin.put(
+                        treePath(9) + "/readings/" + UUID.randomUUID(),
+                        "{\"character\": \"a" + nul + "\", \"notSeen\": true}")
+                .expectProblem(400, "control-character");
+        siskin.put(treePath(9) + "/tier", "{\"tier\": \"\0\"}").expectProblem(400, "control-character");
+        siskin.get(surveyPath() + "/trees?find=%00").expectProblem(400, "control-character");
+        signedIn("Nuthatch")
+                .put("/api/drafts/" + UUID.randomUUID(), "{\"sheet\": {\"title\": \"" + nul + "\"}}")
+                .expectProblem(400, "control-character");
+    }
+
+    @Test
+    void what_the_framework_refuses_has_a_type_too() {
+        Caller siskin = signedIn("Siskin");
+
+        siskin.get("/api/nothing-here").expectProblem(404, "not-found");
+        siskin.post("/api/surveys", Map.of()).expectProblem(405, "method-not-allowed");
+        siskin.sendAs("text/plain", "PUT", treePath(9) + "/tier", "tally").expectProblem(415, "unsupported-media-type");
+        siskin.get("/api/surveys/not-an-id/plots").expectProblem(400, "bad-request");
+    }
+
+    @Test
     void nothing_comes_in_parts() {
         Caller siskin = signedIn("Siskin");
 

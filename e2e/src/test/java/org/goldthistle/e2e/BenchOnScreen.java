@@ -106,8 +106,8 @@ final class BenchOnScreen {
 
     /** Waits until the server has all that was entered. */
     BenchOnScreen settled() {
-        page.waitForFunction(
-                "() => JSON.parse(localStorage.getItem('goldthistle.outbox') ?? '[]').every((one) => one.refused)");
+        page.waitForFunction("() => Object.keys(localStorage).filter((key) => key.startsWith('goldthistle.outbox.'))"
+                + ".every((key) => JSON.parse(localStorage.getItem(key)).refused)");
         return this;
     }
 

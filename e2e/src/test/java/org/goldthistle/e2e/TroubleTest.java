@@ -32,6 +32,30 @@ class TroubleTest extends BrowserTest {
     }
 
     @Test
+    void two_tabs_without_a_network_lose_nothing_of_each_other() {
+        Page left = signedIn("Wren");
+        BrowserContext browser = left.context();
+        Page right = browser.newPage();
+        BenchOnScreen here = BenchOnScreen.open(left, 24);
+        BenchOnScreen there = BenchOnScreen.open(right, 24);
+        browser.setOffline(true);
+
+        here.takeUp(BARK).see("some dark shallow cracks");
+        there.takeUp("How the outer twigs hang").see("long thin twigs hang straight down");
+        here.takeUp("Resin warts on one-year twigs").see("scattered warts");
+        assertThat(here.row(BARK)).containsText("unsent");
+        assertThat(here.row("How the outer twigs hang")).containsText("unsent"); // each shows what the other entered
+        browser.setOffline(false);
+
+        for (BenchOnScreen bench : new BenchOnScreen[] {here, there}) {
+            assertThat(bench.points(BARK)).hasCount(1, new LocatorAssertions.HasCountOptions().setTimeout(20_000));
+            assertThat(bench.points("How the outer twigs hang")).hasCount(1);
+            assertThat(bench.points("Resin warts")).hasCount(1);
+            assertThat(bench.row(BARK)).not().containsText("unsent", IN_ITS_OWN_TIME);
+        }
+    }
+
+    @Test
     void a_session_that_ended_loses_nothing() {
         Page siskin = signedIn("Siskin");
         BenchOnScreen bench = BenchOnScreen.open(siskin, 31);

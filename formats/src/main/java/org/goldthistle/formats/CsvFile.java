@@ -141,6 +141,9 @@ public final class CsvFile implements RowFile {
             if (broken.getCause() instanceof CharacterCodingException) {
                 throw otherEncoding(place, encoding);
             }
+            if (broken.getCause() instanceof ShortRows.Nul) {
+                throw RefusedException.of(place, "the character NUL, which no text has", "text");
+            }
             if (broken.getCause() instanceof ShortRows.TooLong) {
                 throw RefusedException.of(
                         place, "more than " + LONGEST_ROW + " letters without an end of the row", "shorter rows");

@@ -25,6 +25,11 @@ final class ShortRows extends FilterReader {
         private static final long serialVersionUID = 1L;
     }
 
+    /** A character that no text has. */
+    static final class Nul extends IOException {
+        private static final long serialVersionUID = 1L;
+    }
+
     @Override
     public int read() throws IOException {
         int one = super.read();
@@ -43,7 +48,10 @@ final class ShortRows extends FilterReader {
         return many;
     }
 
-    private void count(char one) throws TooLong {
+    private void count(char one) throws IOException {
+        if (one == 0) {
+            throw new Nul();
+        }
         if (quoted && afterQuote) {
             quoted = one == '"';
             afterQuote = false;

@@ -39,6 +39,14 @@ public class CallService {
     /** What the trail says of a signature. */
     static final String SIGNED = "signed the call";
 
+    private static final String CIRCUMSTANCES = "changed the circumstances";
+    private static final String FOR_WHAT = "changed what the call is for";
+    private static final String OTHER_GROUP = "took the tree up in another group";
+    private static final String OTHER_VERSION = "moved to another version of the sheet";
+
+    /** What the trail says of an observer's work on a tree: with the call itself it is theirs until they sign. */
+    static final Set<String> OF_A_CALL = Set.of(CIRCUMSTANCES, FOR_WHAT, OTHER_GROUP, OTHER_VERSION);
+
     /** A reading that waited in a browser for longer than this counts as this old. */
     private static final Duration LONGEST_HELD_BACK = Duration.ofDays(60);
 
@@ -96,7 +104,7 @@ public class CallService {
         Call call = callOf(tree, of.observerId());
         Circumstances before = call.circumstances();
         call.change(circumstances);
-        audit.noteChange(of.observerId(), "changed the circumstances", place(tree), before, circumstances);
+        audit.noteChange(of.observerId(), CIRCUMSTANCES, place(tree), before, circumstances);
         return states.keptBench(tree, call);
     }
 
@@ -113,7 +121,7 @@ public class CallService {
         Call call = callOf(tree, of.observerId());
         String before = call.tier().code();
         call.changeTier(asked);
-        audit.noteChange(of.observerId(), "changed what the call is for", place(tree), before, tier);
+        audit.noteChange(of.observerId(), FOR_WHAT, place(tree), before, tier);
         return states.keptBench(tree, call);
     }
 
@@ -126,7 +134,7 @@ public class CallService {
         Call taken = calls.findByTreeIdAndObserverIdAndGroupId(tree.id(), of.observerId(), groupId)
                 .orElseGet(() -> opened(tree, of.observerId(), sheet, clock.instant()));
         taken.takeUpAfter(left, clock.instant());
-        audit.noteChange(of.observerId(), "took the tree up in another group", place(tree), left.groupId(), groupId);
+        audit.noteChange(of.observerId(), OTHER_GROUP, place(tree), left.groupId(), groupId);
         return states.keptBench(tree, taken);
     }
 
@@ -152,12 +160,7 @@ public class CallService {
                     unfit.refusals());
         }
         call.moveTo(newest);
-        audit.noteChange(
-                of.observerId(),
-                "moved to another version of the sheet",
-                place(tree),
-                before.version(),
-                newest.version());
+        audit.noteChange(of.observerId(), OTHER_VERSION, place(tree), before.version(), newest.version());
         return states.keptBench(tree, call);
     }
 

@@ -92,6 +92,15 @@ public final class Problem extends RuntimeException {
         return new Problem(HttpStatus.TOO_MANY_REQUESTS, type, detail, List.of());
     }
 
+    /** 400: a NUL in a text. */
+    static Problem nothingInText() {
+        return new Problem(
+                HttpStatus.BAD_REQUEST,
+                "control-character",
+                "A text holds the character NUL, which no text has. Nothing was stored; take it out and send again.",
+                List.of());
+    }
+
     /** 413: more than is read. */
     static Problem tooLarge(long mostBytes) {
         return new Problem(

@@ -4,6 +4,8 @@ import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
+import java.net.URI;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -14,6 +16,7 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.lang.Nullable;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -23,6 +26,7 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 /** Every error as a problem detail that a person understands; no stack trace leaves the server. */
 @RestControllerAdvice
 class ProblemHandler extends ResponseEntityExceptionHandler {
+    private static final URI NO_TYPE = URI.create("about:blank");
     private static final Logger LOG = LoggerFactory.getLogger(ProblemHandler.class);
 
     @ExceptionHandler(Problem.class)
@@ -46,8 +50,8 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
             HttpHeaders headers,
             HttpStatusCode status,
             WebRequest request) {
-        if (NestedExceptionUtils.getRootCause(unreadable) instanceof RequestLimits.TooLarge tooLarge) {
-            ProblemDetail problem = tooLarge.problem().toDetail();
+        if (NestedExceptionUtils.getRootCause(unreadable) instanceof RequestLimits.Unread unread) {
+            ProblemDetail problem = unread.problem().toDetail();
             return createResponseEntity(problem, headers, HttpStatusCode.valueOf(problem.getStatus()), request);
         }
         return answer(
@@ -72,6 +76,21 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
                 "What was sent is not complete: " + fields + ". Nothing was stored; correct it and send again.",
                 headers,
                 request);
+    }
+
+    /** What the framework refuses by itself has a type too: /problems/method-not-allowed. */
+    @Override
+    protected ResponseEntity<Object> handleExceptionInternal(
+            Exception refused, @Nullable Object body, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        ResponseEntity<Object> answer = super.handleExceptionInternal(refused, body, headers, status, request);
+        if (answer != null && answer.getBody() instanceof ProblemDetail problem && NO_TYPE.equals(problem.getType())) {
+            HttpStatus known = HttpStatus.resolve(problem.getStatus());
+            String name = known == null
+                    ? "refused"
+                    : known.name().toLowerCase(Locale.ROOT).replace('_', '-');
+            problem.setType(URI.create("/problems/" + name));
+        }
+        return answer;
     }
 
     private ResponseEntity<Object> answer(

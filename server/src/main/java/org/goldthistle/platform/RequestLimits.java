@@ -20,7 +20,8 @@ import org.springframework.web.servlet.HandlerExceptionResolver;
 
 /**
  * No more is read of a request than its endpoint can need, before anybody looks who sends it: 256 kB, and a draft's sheet
- * 5 MB. Files come as they are and have limits of their own, which their readers keep without holding more.
+ * 5 MB. Files come as they are and have limits of their own, which their readers keep without holding more. A NUL, which
+ * no text has and the database cannot keep, is refused here once for all.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
@@ -40,6 +41,10 @@ class RequestLimits extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
+        if (request.getQueryString() != null && request.getQueryString().contains("%00")) {
+            problems.resolveException(request, response, null, Problem.nothingInText());
+            return;
+        }
         if (isFile(request)) {
             chain.doFilter(request, response);
             return;
@@ -58,23 +63,23 @@ class RequestLimits extends OncePerRequestFilter {
         return type != null && type.startsWith(MediaType.APPLICATION_OCTET_STREAM_VALUE);
     }
 
-    /** What was sent is more than is read. */
-    static final class TooLarge extends IOException {
+    /** What was sent is not read on. */
+    static final class Unread extends IOException {
         private static final long serialVersionUID = 1L;
 
-        private final long most;
+        private final Problem problem;
 
-        private TooLarge(long most) {
-            super("more than " + most + " bytes");
-            this.most = most;
+        private Unread(Problem problem) {
+            super(problem.getMessage());
+            this.problem = problem;
         }
 
         Problem problem() {
-            return Problem.tooLarge(most);
+            return problem;
         }
     }
 
-    /** A request whose body breaks off where it grows too large, whatever it says of its length. */
+    /** A request whose body breaks off where it grows too large, whatever it says of its length, or holds a NUL. */
     private static final class Limited extends HttpServletRequestWrapper {
         private final long most;
         private ServletInputStream body;
@@ -100,8 +105,11 @@ class RequestLimits extends OncePerRequestFilter {
 
     private static final class LimitedBody extends ServletInputStream {
         private final ServletInputStream body;
+        private static final String NUL = "\\u0000"; // as JSON writes it
+
         private final long most;
         private long read;
+        private int matched; // of NUL's letters
 
         private LimitedBody(ServletInputStream body, long most) {
             this.body = body;
@@ -111,21 +119,28 @@ class RequestLimits extends OncePerRequestFilter {
         @Override
         public int read() throws IOException {
             int one = body.read();
-            count(one < 0 ? 0 : 1);
+            if (one >= 0) {
+                take((byte) one);
+            }
             return one;
         }
 
         @Override
         public int read(byte[] into, int from, int length) throws IOException {
             int many = body.read(into, from, length);
-            count(Math.max(0, many));
+            for (int i = from; i < from + many; i++) {
+                take(into[i]);
+            }
             return many;
         }
 
-        private void count(int more) throws TooLarge {
-            read += more;
-            if (read > most) {
-                throw new TooLarge(most);
+        private void take(byte one) throws Unread {
+            if (++read > most) {
+                throw new Unread(Problem.tooLarge(most));
+            }
+            matched = one == NUL.charAt(matched) ? matched + 1 : one == NUL.charAt(0) ? 1 : 0;
+            if (one == 0 || matched == NUL.length()) {
+                throw new Unread(Problem.nothingInText());
             }
         }
 

@@ -23,7 +23,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class TreeService {
     /** What may be done to a tree without reading it. */
     private static final Set<String> ON_THE_TREE =
-            Set.of("recorded the tree", "changed the tree", "struck the tree", "imported a file");
+            Set.of("recorded the tree", "imported the tree", "changed the tree", "struck the tree");
 
     private final TreeRepository trees;
     private final PlotService plots;
