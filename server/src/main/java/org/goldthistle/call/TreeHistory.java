@@ -60,11 +60,12 @@ class TreeHistory {
     @Transactional(readOnly = true)
     List<AuditEntry> of(TreeOfObserver of) {
         SurveyedTree tree = trees.tree(of.surveyId(), of.treeId(), of.observerId());
-        List<AuditEntry> all = new ArrayList<>(trees.trailOf(tree, of.observerId()));
-        Collections.reverse(all);
         List<Call> shown = shown(tree, of.observerId());
         Map<UUID, String> callSigns = accounts.callSigns(
                 shown.stream().map(Call::observerId).distinct().toList());
+        List<AuditEntry> all = new ArrayList<>(trees.trailOf(tree, of.observerId()));
+        all.removeIf(one -> CallService.OF_A_CALL.contains(one.what()) && !callSigns.containsValue(one.observer()));
+        Collections.reverse(all);
         for (Call call : shown) {
             GroupSheet sheet = library.find(call.sheetVersionId()).sheet();
             String observer = callSigns.get(call.observerId());

@@ -56,7 +56,11 @@ class TreeHistoryTest extends ServerTest {
                         Map.of("character", "dft", "values", List.of(11), "notSeen", false))
                 .expect(200);
 
-        assertThat(told(signedIn("Treecreeper"))).noneMatch(one -> one.contains("DFT"));
+        siskin.put(path("/tier"), Map.of("tier", "record")).expect(200);
+
+        assertThat(told(signedIn("Treecreeper")))
+                .noneMatch(one -> one.contains("DFT") || one.contains("what the call is for"));
+        assertThat(told(siskin)).anyMatch(one -> one.contains("what the call is for"));
 
         List<String> ids = new ArrayList<>();
         siskin.get(path("/bench"))
