@@ -68,6 +68,8 @@ class FirstLeadTest extends BrowserTest {
     }
 
     private void read(TypicalTree tree) {
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Checks"))
+                .waitFor();
         var bench = new BenchOnScreen(page);
         bench.month("September"); // so that there are leaves, whenever this is run
         presses += 3;
