@@ -5,6 +5,8 @@ import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.JsonToken;
+import com.fasterxml.jackson.core.StreamReadConstraints;
+import com.fasterxml.jackson.core.exc.StreamConstraintsException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
@@ -25,6 +27,14 @@ public final class GeoJsonFile implements RowFile {
     /** Heading of where a feature lies, degrees east. */
     public static final String POINT_LONGITUDE = "point longitude";
 
+    private static final int LONGEST_TEXT = 10_000; // characters, as in a table's cell
+    private static final int DEEPEST = 64;
+    private static final JsonFactory FACTORY = JsonFactory.builder()
+            .streamReadConstraints(StreamReadConstraints.builder()
+                    .maxStringLength(LONGEST_TEXT)
+                    .maxNestingDepth(DEEPEST)
+                    .build())
+            .build();
     private static final ObjectMapper JSON = new ObjectMapper();
 
     private final JsonParser parser;
@@ -37,7 +47,7 @@ public final class GeoJsonFile implements RowFile {
 
     /** @throws RefusedException if it is no feature collection */
     public static GeoJsonFile open(InputStream content) throws IOException {
-        GeoJsonFile file = new GeoJsonFile(new JsonFactory().createParser(content));
+        GeoJsonFile file = new GeoJsonFile(FACTORY.createParser(content));
         file.findFeatures();
         return file;
     }
@@ -83,6 +93,9 @@ public final class GeoJsonFile implements RowFile {
         Map<String, String> cells = new LinkedHashMap<>();
         feature.path("properties").properties().forEach(property -> {
             String text = text(property.getValue());
+            if (text.indexOf('\0') >= 0) {
+                throw RefusedException.of("feature " + place, "the character NUL, which no text has", "text");
+            }
             if (!text.isEmpty()) {
                 cells.put(property.getKey(), text);
             }
@@ -114,8 +127,10 @@ public final class GeoJsonFile implements RowFile {
         JsonLocation at = broken.getLocation();
         return RefusedException.of(
                 at == null ? "" : "line " + at.getLineNr() + ", column " + at.getColumnNr(),
-                "something that is no JSON",
-                "a GeoJSON file in UTF-8");
+                broken instanceof StreamConstraintsException
+                        ? "something longer or deeper than is read"
+                        : "something that is no JSON",
+                "a GeoJSON file in UTF-8, with texts of at most " + LONGEST_TEXT + " letters");
     }
 
     @Override

@@ -244,6 +244,15 @@ class SurveyFilesTest {
     }
 
     @Test
+    void a_map_has_texts_of_a_length_too_and_no_nul() {
+        for (String text : List.of("x".repeat(20_000), "a\\u0000b")) {
+            String map = "{\"type\":\"FeatureCollection\",\"features\":[{\"properties\":{\"plot\":\"" + text + "\"}}]}";
+            assertThatThrownBy(() -> read(GeoJsonFile.open(bytes(map, StandardCharsets.UTF_8))))
+                    .isInstanceOf(RefusedException.class);
+        }
+    }
+
+    @Test
     void another_encoding_open_quotes_and_no_heading_are_refused_with_their_place() {
         Charset old = StandardCharsets.ISO_8859_1;
         assertThatThrownBy(() -> read(CsvFile.open(bytes("plot,tag\nBäck,1\n", old))))

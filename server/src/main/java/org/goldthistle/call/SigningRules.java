@@ -48,7 +48,9 @@ final class SigningRules {
     /** Nobody signs what they have not seen: readings may have come in from another device. */
     private static void requireSeen(CallInHand call, NewDetermination signed) {
         Set<UUID> counting = new HashSet<>();
-        call.counting().forEach(entry -> counting.add(entry.getId()));
+        call.counting().stream()
+                .filter(entry -> !call.isToBeLookedForAgain(entry)) // which the Bench does not show as read
+                .forEach(entry -> counting.add(entry.getId()));
         if (!counting.equals(new HashSet<>(signed.readingIds()))) {
             throw Problem.conflict(
                     "readings-changed",

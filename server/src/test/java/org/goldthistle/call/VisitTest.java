@@ -92,6 +92,9 @@ class VisitTest extends ServerTest {
         assertThat(september.path("suggested").findValuesAsText("character")).doesNotContain("bark-base");
         assertThat(december.path("suggested").findValuesAsText("character")).contains("bark-base");
         assertThat(december.path("readings").findValuesAsText("character")).doesNotContain("bark-base");
+        nuthatch.put(reading(), LEAVES).expect(200);
+        nuthatch.put(birch() + "/determinations/" + UUID.randomUUID(), withReadings(signature("group")))
+                .expect(200); // by what the Bench shows as read
     }
 
     @Test
