@@ -26,6 +26,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class AccountService {
     private static final int SHORTEST_PASSPHRASE = 12;
 
+    private static final int MOST_WAITING = 16; // for a passphrase to be looked at; half of those who serve pages
     private static final Duration LONGEST_QUEUE = Duration.ofSeconds(20); // before a passphrase is looked at
 
     private final ObserverRepository observers;
@@ -83,6 +84,9 @@ public class AccountService {
      * @throws Problem if they do not belong together, or the call sign must wait after too many failures
      */
     public SignedInObserver signIn(String callSign, String passphrase) {
+        if (hashing.getQueueLength() >= MOST_WAITING) {
+            throw busy();
+        }
         Duration wait = guard.tries(callSign);
         if (!wait.isZero()) {
             long seconds = wait.plusMillis(999).truncatedTo(ChronoUnit.SECONDS).toSeconds();
@@ -105,9 +109,7 @@ public class AccountService {
     private boolean fits(String passphrase, String hash) {
         try {
             if (!hashing.tryAcquire(LONGEST_QUEUE.toSeconds(), TimeUnit.SECONDS)) {
-                throw Problem.tooMany(
-                        "busy",
-                        "Too many sign in at once. Nothing is wrong with what you typed; try again in a moment.");
+                throw busy();
             }
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
@@ -118,6 +120,11 @@ public class AccountService {
         } finally {
             hashing.release();
         }
+    }
+
+    private static Problem busy() {
+        return Problem.tooMany(
+                "busy", "Too many sign in at once. Nothing is wrong with what you typed; try again in a moment.");
     }
 
     private static void requireLong(String callSign, String passphrase) {

@@ -81,7 +81,7 @@ class SessionTest extends ServerTest {
         List<Integer> answers =
                 atOnce(30, i -> stranger().signIn("Stranger " + i, "guess").status());
 
-        assertThat(answers).containsOnly(401);
+        assertThat(answers).contains(401).isSubsetOf(401, 429); // looked at, or told to wait
         assertThat(pages).isNotEmpty().containsOnly(200);
     }
 
