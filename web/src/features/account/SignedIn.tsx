@@ -145,8 +145,10 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
     return () => window.removeEventListener(SIGNED_OUT, signedOut)
   }, [queries])
   const signOut = useMutation({
-    mutationFn: async () => {
-      const { error, response } = await api.DELETE('/api/session')
+    mutationFn: async (everywhere: boolean) => {
+      const { error, response } = everywhere
+        ? await api.DELETE('/api/session/everywhere')
+        : await api.DELETE('/api/session')
       if (!response.ok) throw failure(response.status, error)
     },
     onSuccess: () => {
@@ -155,7 +157,7 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
     },
   })
 
-  const places = usePlaces(going, typed, session.data, () => signOut.mutate())
+  const places = usePlaces(going, typed, session.data, () => signOut.mutate(false))
   useKeys({ '/': () => setGoing(true), '?': () => setHelp(true) })
 
   if (session.isPending) {
@@ -186,7 +188,8 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
           observer={session.data}
           open={you}
           onOpenChange={setYou}
-          onSignOut={() => signOut.mutate()}
+          onSignOut={() => signOut.mutate(false)}
+          onSignOutEverywhere={() => signOut.mutate(true)}
         />
       </div>
     </ObserverContext>

@@ -27,10 +27,12 @@ type Props = {
   readonly open: boolean
   readonly onOpenChange: (open: boolean) => void
   readonly onSignOut: () => void
+  /** Signs out on every device. */
+  readonly onSignOutEverywhere: () => void
 }
 
 /** What the application should know about its observer, and how it looks to them. */
-export function YouSheet({ observer, open, onOpenChange, onSignOut }: Props) {
+export function YouSheet({ observer, open, onOpenChange, onSignOut, onSignOutEverywhere }: Props) {
   const queries = useQueryClient()
   const [look, setLook] = useState(theme)
   const [cover, setCover] = useKeptFlag(`cover.${observer.callSign}`)
@@ -90,7 +92,14 @@ export function YouSheet({ observer, open, onOpenChange, onSignOut }: Props) {
             }}
           />
         </div>
-        <Button onClick={onSignOut}>Sign out</Button>
+        <div className="flex flex-wrap gap-2">
+          <Button className="flex-1" onClick={onSignOut}>
+            Sign out
+          </Button>
+          <Button look="quiet" onClick={onSignOutEverywhere}>
+            On every device
+          </Button>
+        </div>
       </div>
     </Sheet>
   )

@@ -118,7 +118,8 @@ class AccessTest extends ServerTest {
 
     /** An endpoint, and the annotation that says who may call it; null: none does. */
     private record Endpoint(String method, String pattern, Class<?> admits, boolean takesBytes) {
-        private static final Set<String> ENDING = Set.of("DELETE /api/session", "POST /api/session");
+        private static final Set<String> ENDING =
+                Set.of("DELETE /api/session", "DELETE /api/session/everywhere", "POST /api/session");
 
         boolean endsTheSession() {
             return ENDING.contains(method + " " + pattern);

@@ -1,5 +1,6 @@
 package org.goldthistle.account;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.temporal.ChronoUnit;
@@ -25,6 +26,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class AccountService {
     private static final int SHORTEST_PASSPHRASE = 12;
+    private static final int FEWEST_DIFFERENT = 5; // characters of a passphrase
+    private static final int LONGEST_HASHED = 72; // bytes; the hash sees no more
 
     private static final int MOST_WAITING = 16; // for a passphrase to be looked at; half of those who serve pages
     private static final Duration LONGEST_QUEUE = Duration.ofSeconds(20); // before a passphrase is looked at
@@ -122,6 +125,11 @@ public class AccountService {
         }
     }
 
+    /** Ends every session of an observer. */
+    void endSessions(UUID id) {
+        sessions.end(id);
+    }
+
     private static Problem busy() {
         return Problem.tooMany(
                 "busy", "Too many sign in at once. Nothing is wrong with what you typed; try again in a moment.");
@@ -133,6 +141,19 @@ public class AccountService {
                     "short-passphrase",
                     "The passphrase of " + callSign + " has " + passphrase.length() + " characters; it must have "
                             + SHORTEST_PASSPHRASE + " or more. Nothing was changed; choose a longer one.");
+        }
+        if (passphrase.chars().distinct().count() < FEWEST_DIFFERENT) {
+            throw Problem.unfit(
+                    "plain-passphrase",
+                    "The passphrase of " + callSign + " is made of fewer than " + FEWEST_DIFFERENT
+                            + " different characters and quickly guessed. Nothing was changed; choose some words.");
+        }
+        if (passphrase.getBytes(StandardCharsets.UTF_8).length > LONGEST_HASHED) {
+            throw Problem.unfit(
+                    "long-passphrase",
+                    "The passphrase of " + callSign + " is longer than " + LONGEST_HASHED + " bytes, and what is beyond"
+                            + " them would not count; letters with accents have two or more. Nothing was changed; choose a"
+                            + " shorter one.");
         }
     }
 

@@ -111,6 +111,15 @@ class SessionController {
         SecurityContextHolder.clearContext();
     }
 
+    /** Signs out on every device. */
+    @DeleteMapping("/everywhere")
+    @ForObservers
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void signOutEverywhere(@AuthenticationPrincipal SignedInObserver observer, HttpServletRequest request) {
+        accounts.endSessions(observer.id());
+        signOut(request);
+    }
+
     /** What is needed to sign in. */
     record SignInDto(
             @NotBlank @Size(max = 40) String callSign,

@@ -5,7 +5,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
-import java.time.Duration;
 import java.util.Optional;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
@@ -64,7 +63,7 @@ class PhotoController {
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(photo.mediaType()))
                 .eTag(photo.sha256())
-                .cacheControl(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate())
+                .cacheControl(CacheControl.noStore()) // whoever uses the device next has not seen it
                 .body(photo.content());
     }
 }

@@ -145,6 +145,19 @@ class PeopleTest extends ServerTest {
         signedIn("Treecreeper").put(firecrest, Map.of("role", "crew")).expect(200);
     }
 
+    @Test
+    void a_passphrase_of_one_character_or_beyond_what_is_hashed_is_refused() {
+        Caller lead = signedIn("Treecreeper");
+        String token = invite(lead, "Ouzel", "crew");
+        Caller guest = guest(token);
+
+        guest.put("/api/welcome", Map.of("token", token, "passphrase", "aaaaaaaaaaaaaaaa"))
+                .expectProblem(422, "plain-passphrase");
+        guest.put("/api/welcome", Map.of("token", token, "passphrase", "é1ü2ö3".repeat(9)))
+                .expectProblem(422, "long-passphrase");
+        guest.put("/api/welcome", Map.of("token", token, "passphrase", CHOSEN)).expect(204); // the link is not used up
+    }
+
     private Caller newcomer(Caller lead, String callSign, String role) {
         String token = invite(lead, callSign, role);
         guest(token)

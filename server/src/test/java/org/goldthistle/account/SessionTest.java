@@ -126,6 +126,20 @@ class SessionTest extends ServerTest {
     }
 
     @Test
+    void signing_out_everywhere_ends_the_sessions_of_other_devices_too_and_nobody_else_s() {
+        Caller tablet = signedIn("Dipper");
+        Caller laptop = signedIn("Dipper");
+        Caller siskin = signedIn("Siskin");
+
+        laptop.delete("/api/session/everywhere").expect(204);
+
+        tablet.get("/api/surveys").expectProblem(401, "not-signed-in");
+        laptop.get("/api/surveys").expectProblem(401, "not-signed-in");
+        siskin.get("/api/surveys").expect(200);
+        stranger().delete("/api/session/everywhere").expectProblem(403, "forbidden"); // without the page's token
+    }
+
+    @Test
     void the_last_request_is_written_down_once_a_minute_and_keeps_the_session() {
         Caller wren = signedIn("Wren");
         setLastRequest("Wren", "5 seconds");
