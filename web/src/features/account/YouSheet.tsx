@@ -74,7 +74,7 @@ export function YouSheet({ observer, open, onOpenChange, onSignOut, onSignOutEve
         <label className="flex min-h-11 items-center gap-3">
           <input
             type="checkbox"
-            className="size-5 accent-thistle"
+            className="size-5 shrink-0 accent-thistle"
             checked={cover}
             onChange={() => setCover(!cover)}
           />
