@@ -40,8 +40,13 @@ public final class Caller {
 
     /** Sends a file as it is. */
     public Answer putBytes(String path, byte[] content) {
+        return putBytes("application/octet-stream", path, content);
+    }
+
+    /** Sends a file under the type that a browser takes it for. */
+    public Answer putBytes(String type, String path, byte[] content) {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
-                .header("Content-Type", "application/octet-stream")
+                .header("Content-Type", type)
                 .PUT(HttpRequest.BodyPublishers.ofByteArray(content));
         cookie("XSRF-TOKEN").ifPresent(token -> request.header("X-XSRF-TOKEN", token.getValue()));
         return send(request);

@@ -20,6 +20,8 @@ class LimitsTest extends ServerTest {
         stranger.sendInPieces(
                         "POST", "/api/session", ("{\"callSign\": \"" + much + "\"}").getBytes(StandardCharsets.UTF_8))
                 .expectProblem(413, "too-large"); // which says nothing of its length
+        assertThat(stranger.sendAs("image/png", "POST", "/api/session", much).status())
+                .isEqualTo(415); // and is not read as anything else
         assertThat(stranger.signIn("Siskin", PASSPHRASE).status()).isEqualTo(200);
     }
 

@@ -11,6 +11,7 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.MediaType;
@@ -28,6 +29,9 @@ import org.springframework.web.servlet.HandlerExceptionResolver;
 class RequestLimits extends OncePerRequestFilter {
     /** Bytes of a request that is no file. */
     static final long MOST = 256 * 1024;
+
+    /** Browsers send a photo under whatever type they take it for, or none. */
+    private static final Pattern PHOTO = Pattern.compile("/api/surveys/[^/]+/trees/[^/]+/photos/[^/]+");
 
     /** Bytes of a draft's sheet. */
     static final long MOST_OF_A_DRAFT = 5 * 1024 * 1024;
@@ -58,9 +62,12 @@ class RequestLimits extends OncePerRequestFilter {
         chain.doFilter(new Limited(request, most), response);
     }
 
+    /** Endpoints of JSON take no other type, so a file's type gets nobody past them. */
     private static boolean isFile(HttpServletRequest request) {
         String type = request.getContentType();
-        return type != null && type.startsWith(MediaType.APPLICATION_OCTET_STREAM_VALUE);
+        boolean saysSo = type != null
+                && (type.startsWith(MediaType.APPLICATION_OCTET_STREAM_VALUE) || type.startsWith("image/"));
+        return saysSo || PHOTO.matcher(request.getRequestURI()).matches();
     }
 
     /** What was sent is not read on. */

@@ -32,6 +32,15 @@ class PhotoTest extends ServerTest {
     }
 
     @Test
+    void a_photo_comes_in_under_whatever_type_a_browser_takes_it_for() throws IOException {
+        Caller siskin = signedIn("Siskin");
+
+        for (String type : new String[] {"image/jpeg", "image/png", "application/json", "text/plain"}) {
+            siskin.putBytes(type, photo(9), picture(1)).expect(200);
+        }
+    }
+
+    @Test
     void a_photo_of_an_unsigned_call_is_nobody_else_s_and_a_signed_one_is_the_crew_s() throws IOException {
         Caller siskin = signedIn("Siskin");
         String path = photo(24);
