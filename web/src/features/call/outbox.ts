@@ -119,8 +119,7 @@ class Outbox {
 
   /** The first that waits, of those that other pages of this browser added too. */
   private head(): Unsent | undefined {
-    this.entries = readAll()
-    return this.entries.find((entry) => entry.observer === this.sender?.observer && !entry.refused)
+    return readAll().find((entry) => entry.observer === this.sender?.observer && !entry.refused)
   }
 
   private async flush(): Promise<void> {

@@ -96,7 +96,7 @@ function Editing({ fetched, part, onPart }: EditingProps) {
           <div className="min-w-0">
             {part === 'about' && (
               <>
-                <AboutPart isNew={draft.groupId === undefined || draft.groupId === null} />
+                <AboutPart />
                 {!readOnly && !draft.regional && (
                   <MatrixIn draft={draft} onTaken={(next) => keeper.took(next)} />
                 )}

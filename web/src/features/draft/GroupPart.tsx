@@ -14,7 +14,7 @@ import { Wrong } from './TaxaPart'
 const AREA = 'mt-1 block w-full rounded-plain border border-edge bg-card px-3 py-2 font-normal'
 
 /** What the group is called, where its figures hold, why its members are confused. */
-export function AboutPart({ isNew }: { readonly isNew: boolean }) {
+export function AboutPart() {
   const { sheet, refusals, saved, readOnly, regional, change } = useEditor()
   const fixed = readOnly || regional
   return (
@@ -26,7 +26,7 @@ export function AboutPart({ isNew }: { readonly isNew: boolean }) {
           value={sheet.title}
           disabled={readOnly}
           wrong={wrongIn(refusals, 'title')}
-          onChange={(event) => change((before) => withTitle(before, event.target.value, isNew ? [] : saved))}
+          onChange={(event) => change((before) => withTitle(before, event.target.value, saved))}
         />
         <Field
           label="Short, for quick entry and tables"
@@ -42,7 +42,7 @@ export function AboutPart({ isNew }: { readonly isNew: boolean }) {
           label="Its id"
           hint="lower-case words joined by hyphens; it follows the name until it is first saved, then it stays"
           value={sheet.id}
-          disabled={readOnly || !isNew}
+          disabled={readOnly || saved.includes('id')}
           wrong={wrongIn(refusals, 'id')}
           onChange={(event) => change((before) => ({ ...before, id: event.target.value }))}
         />

@@ -72,6 +72,7 @@ class DraftBeginnings {
         sheet.put("id", given(asked.groupId(), "groupId"));
         sheet.put("title", given(asked.title(), "title"));
         sheet.put("region", given(asked.region(), "region"));
+        sheet.remove("short"); // the other group's
         return sheet.toString();
     }
 

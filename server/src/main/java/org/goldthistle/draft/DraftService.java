@@ -357,17 +357,22 @@ class DraftService {
                 draft.revision(),
                 draft.changedAt(),
                 tree(draft.body()),
-                base.map(one -> placesOf(one.sheet())).orElse(List.of()),
+                base.map(one -> savedPlaces(draft, one.sheet())).orElse(List.of()),
                 GroupSheetJson.unknownKeys(draft.body()).stream()
                         .map(DraftDto.UnknownKeyDto::of)
                         .toList(),
                 refusals);
     }
 
-    /** Where a sheet's ids stand that others may know already. */
-    private static List<String> placesOf(GroupSheet sheet) {
+    /** Where ids stand that others may know already: a copy has none, and a region none of its own but the original's. */
+    private static List<String> savedPlaces(Draft draft, GroupSheet sheet) {
         List<String> places = new ArrayList<>();
-        places.add("id");
+        if (draft.groupId() == null && draft.overlayOn() == null) {
+            return places;
+        }
+        if (draft.groupId() != null) {
+            places.add("id");
+        }
         sheet.taxa().forEach(taxon -> places.add("taxa." + taxon.id()));
         sheet.gate().forEach(item -> places.add("gate." + item.id()));
         sheet.indices().forEach(index -> places.add("indices." + index.id()));

@@ -72,6 +72,19 @@ class DraftTest extends DraftCase {
     }
 
     @Test
+    void ids_are_saved_with_a_version_and_a_copy_has_saved_none() {
+        Caller nuthatch = signedIn("Nuthatch");
+        JsonNode copy = copyOfLarches(nuthatch);
+        assertThat(copy.path("saved")).isEmpty();
+
+        String version = saved(nuthatch, copy).path("versionId").asText();
+        JsonNode next = begin(nuthatch, Map.of("from", "change", "versionId", version));
+
+        assertThat(next.path("saved").toString()).contains("\"id\"", "taxa.decidua", "characters.needle-length");
+        nuthatch.delete(draftPath(next)).expect(204);
+    }
+
+    @Test
     void one_who_begins_on_several_pages_at_once_has_one_draft() {
         Caller nuthatch = signedIn("Nuthatch");
         String version =
