@@ -65,7 +65,11 @@ export function ContextBar({ bench, sheet, waiting }: Props) {
             ) : tree.stems > 1 ? (
               `${tree.stems} stems of one clone`
             ) : (
-              sheet.title
+              <>
+                {/* a narrow bar has no room for all circumstances, but for those that surprise */}
+                {(otherwise || before.length > 0) && <strong className="lg:hidden">{said[0]}</strong>}
+                <span className={otherwise || before.length > 0 ? 'max-lg:hidden' : ''}>{sheet.title}</span>
+              </>
             )}
           </p>
         </div>
