@@ -25,10 +25,10 @@ from made m, (values ('bark-base', 'cracked', 'bosses'), ('twig-warts', 'few', '
     ('crown-twigs', 'drooping-tips', 'hanging'), ('twig-feel', 'rough', 'not-rough')) c (character, state, other);
 
 insert into determination (id, tree_id, observer_id, sheet_version_id, outcome, taxon_id, note, voucher, confirming,
-    reasons, snapshot, signed_at)
+    reasons, snapshot, signed_at, signed_blind)
 select gen_random_uuid(), tree, who, :'version', 'taxon',
     case when hashtext(tree::text || who::text) % 5 = 0 then 'pubescens' else 'pendula' end, '', '', '{}', '{}',
-    :'snapshot', now()
+    :'snapshot', now(), true
 from pair, lateral (values (first), (second)) w (who);
 
 insert into review_case (id, survey_id, plot_id, tree_id, group_id, reasons, state, readers, opened_at, changed_at)

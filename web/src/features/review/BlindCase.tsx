@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { photoAddress } from '../call/queries'
 import { caseQuery, sendTaken } from './queries'
+import { Stuck } from './Stuck'
 
 /** The way into a blind reading: the tree, what to read above all, and nothing of what others made of it. */
 export function BlindCase({ it }: { readonly it: ReviewCase }) {
@@ -52,11 +53,8 @@ export function BlindCase({ it }: { readonly it: ReviewCase }) {
             </Button>
           )}
         </div>
-        {!it.mayRead && !it.mine && (
-          <p className="mt-2 text-quiet">
-            {it.takenBy ? `${it.takenBy} is reading it now.` : 'This survey is closed.'}
-          </p>
-        )}
+        {!it.mayRead && !it.mine && !it.stuck && <p className="mt-2 text-quiet">{whyNot(it)}</p>}
+        {it.stuck && <Stuck it={it} />}
       </section>
       <aside className="grid content-start gap-4">
         {it.proposal && it.proposal.characters.length > 0 && (
@@ -93,6 +91,14 @@ export function BlindCase({ it }: { readonly it: ReviewCase }) {
       </aside>
     </div>
   )
+}
+
+function whyNot(it: ReviewCase): string {
+  if (it.closed) return 'This survey is closed.'
+  if (it.seenBefore) {
+    return 'You were shown what others made of this tree, on a list, at the table or in a file, so your reading would not be blind. Leave it to somebody who was not.'
+  }
+  return `${it.takenBy} is reading it now.`
 }
 
 /** Somebody else was quicker: the next case is one step away. */

@@ -8,6 +8,7 @@ import { Choice } from '../../ui/Choice'
 import { Notice } from '../../ui/Notice'
 import { signedWords } from '../call/outcomeWords'
 import { caseQuery, type Outcome, sendDecision } from './queries'
+import { Stuck } from './Stuck'
 
 type Way = {
   readonly key: string
@@ -116,6 +117,14 @@ export function Decide({ it, sheet }: { readonly it: ReviewCase; readonly sheet:
     },
   })
   if (it.state === 'settled') return null
+  if (it.stuck) {
+    return (
+      <section aria-label="Decision">
+        <h2 className="text-lg">Decision</h2>
+        <Stuck it={it} />
+      </section>
+    )
+  }
   if (!it.mayDecide) {
     return (
       <section aria-label="Decision">

@@ -16,10 +16,11 @@ export function reasonOf(code: string): string {
 export const REASON_CODES = Object.keys(REASONS)
 
 /** What a case waits for, in words. */
-export function needOf({ needs, state, looks, takenBy, mine, outcome }: ReviewRow): string {
+export function needOf({ needs, state, looks, takenBy, mine, outcome, stuck }: ReviewRow): string {
   if (state === 'settled') return outcomeOf(outcome)
   if (mine) return 'you are reading it'
   if (state === 'reading') return `${takenBy} is reading it`
+  if (stuck) return 'somebody who has not seen it'
   if (needs === 'blind-reading') return looks > 1 ? 'a third look, blind' : 'a blind reading'
   if (needs === 'laboratory') return 'the laboratory'
   return 'a decision'
@@ -41,6 +42,7 @@ export function outcomeOf(code: string | null | undefined): string {
 
 const WHY_NOT: Readonly<Record<string, string>> = {
   own: 'not by you: it is your own call',
+  seen: 'not by you: you saw what others made of it',
   taken: 'not now: somebody else is at it',
   role: 'a reviewer decides',
   closed: 'the survey is closed',

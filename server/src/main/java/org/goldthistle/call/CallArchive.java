@@ -135,7 +135,7 @@ public class CallArchive {
                 archived.observerId(),
                 signed,
                 Snapshot.of(call, assessment),
-                Desk.isBlind(archived.observerId(), shown),
+                desk.isBlind(archived.observerId(), tree.id()),
                 when));
         String name = carried
                 ? assessment.lead().name().commonName()

@@ -91,7 +91,7 @@ public class CallService {
     }
 
     /** A tree as one observer's Bench shows it. */
-    @Transactional(readOnly = true)
+    @Transactional
     BenchDto bench(TreeOfObserver of) {
         return desk.bench(trees.tree(of.surveyId(), of.treeId(), of.observerId()), of.observerId());
     }
@@ -316,7 +316,7 @@ public class CallService {
                 of.observerId(),
                 signed,
                 Snapshot.of(call, assessment),
-                Desk.isBlind(of.observerId(), earlier),
+                desk.isBlind(of.observerId(), tree.id()),
                 clock.instant()));
         noteSigned(tree, of.observerId(), call, signed);
         signatures.signed(new Signature(tree, of.observerId(), determinationId, clock.instant()));

@@ -18,6 +18,8 @@ import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.library.StoredSheet;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.sight.Scope;
+import org.goldthistle.sight.Sights;
 import org.goldthistle.survey.SurveyedTree;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
@@ -33,6 +35,7 @@ class Desk {
     private final MemoryAids aids;
     private final LibraryService library;
     private final AccountService accounts;
+    private final Sights sights;
     private final Clock clock;
 
     Desk(
@@ -44,6 +47,7 @@ class Desk {
             MemoryAids aids,
             LibraryService library,
             AccountService accounts,
+            Sights sights,
             Clock clock) {
         this.calls = calls;
         this.readings = readings;
@@ -53,6 +57,7 @@ class Desk {
         this.aids = aids;
         this.library = library;
         this.accounts = accounts;
+        this.sights = sights;
         this.clock = clock;
     }
 
@@ -63,6 +68,9 @@ class Desk {
 
     /** The same, where the call and what was signed are at hand already. */
     BenchDto bench(SurveyedTree tree, UUID observerId, CallInHand call, List<Determination> signed) {
+        if (signed.stream().anyMatch(one -> !one.observerId().equals(observerId))) {
+            sights.shown(observerId, Scope.BENCH, List.of(tree.id()));
+        }
         StoredSheet newest = library.newest(call.sheet().sheet().id());
         return BenchDto.of(
                 tree,
@@ -137,9 +145,9 @@ class Desk {
                 && standingTaxa(blindByOwn.get(false)).contains(name);
     }
 
-    /** Whether nothing that others signed is among what an observer may see. */
-    static boolean isBlind(UUID observerId, List<Determination> shown) {
-        return shown.stream().allMatch(one -> one.observerId().equals(observerId));
+    /** Whether an observer was never shown what others signed for a tree. */
+    boolean isBlind(UUID observerId, UUID treeId) {
+        return !sights.hasSeen(observerId, treeId);
     }
 
     /** What an observer may see of what was signed for a tree, the newest first: their own alone where they read blind. */

@@ -13,6 +13,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.goldthistle.core.plot.PolarPosition;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.sight.Scope;
+import org.goldthistle.sight.Sights;
 import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.SurveyedTree;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -27,11 +29,13 @@ class PlotViews {
     private static final Pattern PLOT_AND_TAG = Pattern.compile("^(.*?)\\s*(?:tree\\s*)?(\\d{1,5})?$");
 
     private final SurveyService surveys;
+    private final Sights sights;
     private final JdbcClient jdbc;
     private final ObjectMapper json;
 
-    PlotViews(SurveyService surveys, JdbcClient jdbc, ObjectMapper json) {
+    PlotViews(SurveyService surveys, Sights sights, JdbcClient jdbc, ObjectMapper json) {
         this.surveys = surveys;
+        this.sights = sights;
         this.jdbc = jdbc;
         this.json = json;
     }
@@ -62,10 +66,10 @@ class PlotViews {
     }
 
     /** The trees of a plot by tag, each with what the observer made of it. */
-    @Transactional(readOnly = true)
+    @Transactional
     List<TreeRow> trees(UUID surveyId, UUID plotId, UUID observerId) {
         surveys.requireMember(surveyId, observerId);
-        return jdbc.sql("select t.*, " + SurveyedTree.SHOWN
+        List<TreeRow> rows = jdbc.sql("select t.*, " + SurveyedTree.SHOWN
                         + " seen, s.readings, c.group_id read_as, s.verdict, s.thistle from tree t"
                         + " join plot p on p.id = t.plot_id"
                         + " left join call_state s on s.tree_id = t.id and s.observer_id = :observer"
@@ -76,6 +80,14 @@ class PlotViews {
                 .param("survey", surveyId)
                 .query((row, i) -> treeRow(row))
                 .list();
+        sights.shown(
+                observerId,
+                Scope.PLOT,
+                rows.stream()
+                        .filter(row -> !row.standsAs().equals("review"))
+                        .map(TreeRow::id)
+                        .toList());
+        return rows;
     }
 
     /** The tree of the plot that an observer goes on to from another: the nearest that nobody has signed. */

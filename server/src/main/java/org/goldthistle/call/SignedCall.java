@@ -21,6 +21,7 @@ import org.goldthistle.library.StoredSheet;
  * @param tier code of the tier that held
  * @param contested whether there was a reason to contest it when it was signed
  * @param matters whether the lead is a hybrid, scarce, protected or invasive
+ * @param blind whether it was signed without having been shown what others made of the tree
  * @param school code of whose weights counted; empty: the sheet's own
  * @param specimen the same readings in the format of specimens, under the observer's call sign
  */
@@ -36,6 +37,7 @@ public record SignedCall(
         String tier,
         boolean contested,
         boolean matters,
+        boolean blind,
         List<UUID> photos,
         Optional<String> school,
         Map<String, Object> specimen) {

@@ -165,6 +165,7 @@ public class SignedCalls {
                 snapshot.judgement().tier(),
                 contested,
                 Assessment.matters(assessment.lead()),
+                one.signedBlind(),
                 shown.photos().stream().map(Snapshot.KeptPicture::id).toList(),
                 Optional.ofNullable(snapshot.school()),
                 specimen(shown.observer(), snapshot, shown.readings()));

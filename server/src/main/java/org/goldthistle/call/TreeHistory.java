@@ -20,6 +20,8 @@ import org.goldthistle.core.sheet.NumberScale;
 import org.goldthistle.core.sheet.State;
 import org.goldthistle.core.sheet.StateScale;
 import org.goldthistle.library.LibraryService;
+import org.goldthistle.sight.Scope;
+import org.goldthistle.sight.Sights;
 import org.goldthistle.survey.SurveyedTree;
 import org.goldthistle.survey.TreeService;
 import org.springframework.stereotype.Service;
@@ -38,6 +40,7 @@ class TreeHistory {
     private final DeterminationRepository determinations;
     private final LibraryService library;
     private final AccountService accounts;
+    private final Sights sights;
 
     TreeHistory(
             TreeService trees,
@@ -46,7 +49,8 @@ class TreeHistory {
             GateRepository gates,
             DeterminationRepository determinations,
             LibraryService library,
-            AccountService accounts) {
+            AccountService accounts,
+            Sights sights) {
         this.trees = trees;
         this.calls = calls;
         this.readings = readings;
@@ -54,13 +58,17 @@ class TreeHistory {
         this.determinations = determinations;
         this.library = library;
         this.accounts = accounts;
+        this.sights = sights;
     }
 
     /** The latest first. */
-    @Transactional(readOnly = true)
+    @Transactional
     List<AuditEntry> of(TreeOfObserver of) {
         SurveyedTree tree = trees.tree(of.surveyId(), of.treeId(), of.observerId());
         List<Call> shown = shown(tree, of.observerId());
+        if (!tree.isBlindFor(of.observerId())) {
+            sights.shown(of.observerId(), Scope.HISTORY, List.of(tree.id()));
+        }
         Map<UUID, String> callSigns = accounts.callSigns(
                 shown.stream().map(Call::observerId).distinct().toList());
         List<AuditEntry> all = new ArrayList<>(trees.trailOf(tree, of.observerId()));

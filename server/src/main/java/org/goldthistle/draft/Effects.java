@@ -12,6 +12,8 @@ import org.goldthistle.call.StoredCalls;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.library.StoredSheet;
+import org.goldthistle.sight.Scope;
+import org.goldthistle.sight.Sights;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -23,10 +25,12 @@ class Effects {
 
     private final DraftService drafts;
     private final StoredCalls calls;
+    private final Sights sights;
 
-    Effects(DraftService drafts, StoredCalls calls) {
+    Effects(DraftService drafts, StoredCalls calls, Sights sights) {
         this.drafts = drafts;
         this.calls = calls;
+        this.sights = sights;
     }
 
     /** How a call reads differently, the gravest first. */
@@ -123,6 +127,10 @@ class Effects {
             byCode.put(effect.code(), counts.getOrDefault(effect, 0));
         }
         int read = counts.values().stream().mapToInt(Integer::intValue).sum();
+        sights.shown(
+                observerId,
+                Scope.EFFECTS,
+                worst.stream().map(row -> row.whose().treeId()).toList());
         return new EffectsDto(read, read, byCode, List.copyOf(worst));
     }
 

@@ -18,11 +18,14 @@ import org.goldthistle.formats.Determined;
 import org.goldthistle.formats.SurveyCsv;
 import org.goldthistle.formats.SurveyGeoJson;
 import org.goldthistle.formats.SurveyRecord;
+import org.goldthistle.sight.Scope;
+import org.goldthistle.sight.Sights;
 import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.SurveyedTree;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Writes a survey out row by row, so that its size is of no matter, as far as who asks may see it. */
 @Service
@@ -37,12 +40,20 @@ class ExportService {
             + " order by entry_order desc limit 1) d on true"
             + " where p.survey_id = ? order by p.code, t.tag";
 
-    private final SurveyService surveys;
-    private final JdbcTemplate jdbc;
+    private static final String OPEN = "select t.id from tree t join plot p on p.id = t.plot_id where p.survey_id = ?"
+            + " and " + SurveyedTree.SHOWN.replace(":observer", "?");
 
-    ExportService(SurveyService surveys, JdbcTemplate jdbc) {
+    private final SurveyService surveys;
+    private final Sights sights;
+    private final JdbcTemplate jdbc;
+    private final TransactionTemplate reading;
+
+    ExportService(SurveyService surveys, Sights sights, JdbcTemplate jdbc, PlatformTransactionManager transactions) {
         this.surveys = surveys;
+        this.sights = sights;
         this.jdbc = jdbc;
+        this.reading = new TransactionTemplate(transactions);
+        this.reading.setReadOnly(true);
     }
 
     /**
@@ -55,8 +66,7 @@ class ExportService {
     }
 
     /** Writes the survey as a table. */
-    @Transactional(readOnly = true)
-    public void writeCsv(UUID surveyId, UUID observerId, OutputStream to) throws IOException {
+    void writeCsv(UUID surveyId, UUID observerId, OutputStream to) throws IOException {
         Writer text = new BufferedWriter(new OutputStreamWriter(to, StandardCharsets.UTF_8));
         try (SurveyCsv csv = new SurveyCsv(text)) {
             rows(surveyId, observerId, row -> csv.write(record(row), determined(row)));
@@ -64,8 +74,7 @@ class ExportService {
     }
 
     /** Writes the survey as a map. */
-    @Transactional(readOnly = true)
-    public void writeGeoJson(UUID surveyId, UUID observerId, OutputStream to) throws IOException {
+    void writeGeoJson(UUID surveyId, UUID observerId, OutputStream to) throws IOException {
         String[] lastPlot = {null};
         try (SurveyGeoJson map = new SurveyGeoJson(to)) {
             rows(surveyId, observerId, row -> {
@@ -82,6 +91,12 @@ class ExportService {
     }
 
     private void rows(UUID surveyId, UUID observerId, RowWriter writer) {
+        List<UUID> open = jdbc.queryForList(OPEN, UUID.class, surveyId, observerId);
+        sights.shown(observerId, Scope.EXPORT, open); // before the first row leaves, since it may be broken off
+        reading.executeWithoutResult(begun -> read(surveyId, observerId, writer));
+    }
+
+    private void read(UUID surveyId, UUID observerId, RowWriter writer) {
         jdbc.query(
                 (Connection connection) -> {
                     PreparedStatement statement = connection.prepareStatement(ROWS);

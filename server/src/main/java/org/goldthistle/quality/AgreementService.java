@@ -35,12 +35,12 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Reckons how far the observers of a survey agree. */
 @Service
 class AgreementService {
-    /** The last signature of each observer on each tree that two or more signed and the caller may see. */
+    /** The last blind signature of each observer on each tree that two or more signed so and the caller may see. */
     private static final String SIGNED = "with last as materialized (select distinct on (d.tree_id, d.observer_id)"
             + " d.tree_id, d.observer_id, d.entry_order, d.outcome, d.taxon_id, d.sheet_version_id,"
             + " coalesce(t.group_id, v.group_id) group_id from determination d"
             + " join sheet_version v on v.id = d.sheet_version_id join tree t on t.id = d.tree_id join plot p on p.id = t.plot_id"
-            + " where p.survey_id = :survey and d.settles is null"
+            + " where p.survey_id = :survey and d.settles is null and d.signed_blind"
             + " and " + SurveyedTree.SHOWN
             + " order by d.tree_id, d.observer_id, d.entry_order desc),"
             + " twice as (select *, count(*) over (partition by tree_id) readers from last"

@@ -17,6 +17,9 @@ import org.springframework.lang.Nullable;
  * @param mine whether this observer reads it blind now
  * @param takenBy call sign of who reads it blind now; null: nobody
  * @param blind whether what was read is kept from this observer
+ * @param seenBefore whether this observer was shown what others made of the tree and so cannot read it blind
+ * @param stuck whether it waits for a blind reading that nobody in the survey can make any more; a sample for the
+ *     laboratory is then all that can be decided
  * @param proposal what to read again where there is no time for all; null unless it is read blind
  * @param photos of the tree, with nothing said of them, for a blind reading
  * @param changedMeanwhile whether an earlier reader signed anew while it was read blind
@@ -48,6 +51,8 @@ record CaseDto(
         boolean mine,
         @Nullable String takenBy,
         boolean blind,
+        boolean seenBefore,
+        boolean stuck,
         @Nullable Proposal proposal,
         List<UUID> photos,
         List<String> reasons,

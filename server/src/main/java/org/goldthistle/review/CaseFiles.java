@@ -40,7 +40,7 @@ class CaseFiles {
      *
      * @throws Problem if it is not settled
      */
-    @Transactional(readOnly = true)
+    @Transactional
     JsonNode of(UUID surveyId, UUID caseId, SignedInObserver observer) {
         CaseDto found = reviews.find(surveyId, caseId, observer);
         if (found.stands() == null) {

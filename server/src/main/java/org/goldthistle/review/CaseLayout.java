@@ -14,6 +14,8 @@ import org.goldthistle.core.reading.Context;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.verdict.Tier;
+import org.goldthistle.sight.Scope;
+import org.goldthistle.sight.Sights;
 import org.goldthistle.survey.SurveyedTree;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -23,23 +25,32 @@ import org.springframework.stereotype.Component;
 class CaseLayout {
     private final SignedCalls calls;
     private final AccountService accounts;
+    private final Sights sights;
     private final JdbcClient jdbc;
 
-    CaseLayout(SignedCalls calls, AccountService accounts, JdbcClient jdbc) {
+    CaseLayout(SignedCalls calls, AccountService accounts, Sights sights, JdbcClient jdbc) {
         this.calls = calls;
         this.accounts = accounts;
+        this.sights = sights;
         this.jdbc = jdbc;
     }
 
     CaseDto of(ReviewCase of, SurveyedTree tree, SignedInObserver observer) {
         boolean seen = !of.state().isBlind() || of.readers().contains(observer.id());
+        if (seen) {
+            sights.shown(observer.id(), Scope.CASE, List.of(tree.id()));
+        }
         List<SignedCall> signed = calls.of(tree);
         List<SignedCall> shown = seen ? signed : List.of();
         Optional<Table> table = Table.of(shown);
         boolean open = !tree.rules().closed();
         boolean mine = observer.id().equals(of.takenBy());
         boolean wanted = of.state() == CaseState.WAITING || mine;
-        boolean atTable = of.state() == CaseState.TABLE || of.state() == CaseState.LABORATORY;
+        boolean seenBefore = !seen && sights.hasSeen(observer.id(), tree.id());
+        boolean stuck = isStuck(of);
+        boolean atTable = of.state() == CaseState.TABLE
+                || of.state() == CaseState.LABORATORY
+                || stuck && tree.rules().laboratoryUsed();
         boolean first = of.readers().get(0).equals(observer.id());
         return new CaseDto(
                 of.id(),
@@ -56,13 +67,15 @@ class CaseLayout {
                 of.state().code(),
                 of.looks(),
                 Queue.needs(of.state()),
-                open && wanted && !of.readers().contains(observer.id()),
+                open && wanted && !of.readers().contains(observer.id()) && !seenBefore,
                 open && atTable && !first && ReviewService.decides(observer),
                 mine,
                 of.takenBy() == null
                         ? null
                         : accounts.callSigns(List.of(of.takenBy())).get(of.takenBy()),
                 !seen,
+                seenBefore,
+                stuck,
                 seen ? null : proposal(signed),
                 seen
                         ? List.of()
@@ -79,6 +92,11 @@ class CaseLayout {
                 seen ? stands(of, tree) : null,
                 of.openedAt(),
                 of.version());
+    }
+
+    /** Whether a case waits for a blind reading that nobody in the survey can make any more. */
+    boolean isStuck(ReviewCase of) {
+        return of.state() == CaseState.WAITING && !sights.canBeReadBlind(of.surveyId(), of.treeId());
     }
 
     private static CaseDto.Reader reader(ReviewCase of, SignedCall call, SignedInObserver observer) {

@@ -13,6 +13,7 @@ import org.goldthistle.call.Signatures;
 import org.goldthistle.call.SignedCall;
 import org.goldthistle.call.SignedCalls;
 import org.goldthistle.core.verdict.Tier;
+import org.goldthistle.sight.Sights;
 import org.goldthistle.survey.SurveyedTree;
 import org.goldthistle.survey.TreeService;
 import org.springframework.beans.factory.ObjectProvider;
@@ -25,13 +26,21 @@ class Cases implements Signatures {
     private final CaseRepository cases;
     private final ObjectProvider<SignedCalls> calls; // which hand signatures on to here
     private final TreeService trees;
+    private final Sights sights;
     private final News news;
     private final JdbcClient jdbc;
 
-    Cases(CaseRepository cases, ObjectProvider<SignedCalls> calls, TreeService trees, News news, JdbcClient jdbc) {
+    Cases(
+            CaseRepository cases,
+            ObjectProvider<SignedCalls> calls,
+            TreeService trees,
+            Sights sights,
+            News news,
+            JdbcClient jdbc) {
         this.cases = cases;
         this.calls = calls;
         this.trees = trees;
+        this.sights = sights;
         this.news = news;
         this.jdbc = jdbc;
     }
@@ -49,8 +58,13 @@ class Cases implements Signatures {
         if (open.isPresent()) {
             carryOn(open.get(), signature, call, reasons);
         } else if (!reasons.isEmpty()) {
-            open(new ReviewCase(
-                    tree, reasons, all.stream().map(SignedCall::observerId).toList(), signature.at()));
+            List<UUID> readers = all.stream().map(SignedCall::observerId).toList();
+            List<UUID> blind = all.stream()
+                    .skip(1)
+                    .filter(SignedCall::blind)
+                    .map(SignedCall::observerId)
+                    .toList();
+            open(new ReviewCase(tree, reasons, readers, blind, signature.at()));
         }
     }
 
@@ -71,7 +85,7 @@ class Cases implements Signatures {
             } else {
                 open.signedAnew(reasons, signature.at());
             }
-        } else if (open.state().isBlind()) {
+        } else if (open.state().isBlind() && !sights.hasSeen(signature.observerId(), open.treeId())) {
             open.readBlind(signature.observerId(), signature.at());
         } else {
             open.readOpenly(signature.observerId(), signature.at());

@@ -14,8 +14,12 @@ final class DecisionRules {
 
     private DecisionRules() {}
 
-    /** @throws Problem if the observer may not decide this, or not so */
-    static void check(ReviewCase decided, SignedInObserver observer, NewDecision asked, SurveyedTree tree) {
+    /**
+     * @param stuck whether it waits for a blind reading that nobody in the survey can make any more
+     * @throws Problem if the observer may not decide this, or not so
+     */
+    static void check(
+            ReviewCase decided, SignedInObserver observer, NewDecision asked, SurveyedTree tree, boolean stuck) {
         if (!ReviewService.decides(observer)) {
             throw Problem.forbidden(
                     "role", "Reviewers and leads decide. Nothing was changed; say at the table what you think.");
@@ -26,13 +30,17 @@ final class DecisionRules {
                     "This is about your own call, so somebody else decides. Nothing was changed; say at the table what"
                             + " you think.");
         }
-        if (decided.state() != CaseState.TABLE && decided.state() != CaseState.LABORATORY) {
+        boolean sent = stuck && asked.outcome().equals("laboratory"); // which needs no reader
+        if (!sent && decided.state() != CaseState.TABLE && decided.state() != CaseState.LABORATORY) {
             throw Problem.conflict(
                     "not-at-the-table",
                     decided.state() == CaseState.SETTLED
                             ? "This case is settled already. Nothing was changed; whoever doubts it signs the tree anew"
                                     + " on the Bench."
-                            : "This case waits for a blind reading first. Nothing was changed.");
+                            : stuck
+                                    ? "Nobody in this survey can read this tree blind any more. Nothing was changed; add"
+                                            + " somebody new to the survey, or decide for the laboratory."
+                                    : "This case waits for a blind reading first. Nothing was changed.");
         }
         if (!OUTCOMES.contains(asked.outcome())) {
             throw Problem.unfit(

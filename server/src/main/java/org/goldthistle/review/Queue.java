@@ -21,6 +21,8 @@ import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.sight.Scope;
+import org.goldthistle.sight.Sights;
 import org.goldthistle.survey.SurveyService;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -36,8 +38,12 @@ class Queue {
 
     /** Whether the observer may do what the case waits for. */
     private static final String FOR_ME = "(k.state = 'waiting' and not :observer = any(k.readers)"
+            + " and not " + Sights.seen(":observer", "k.tree_id")
             + " or k.state = 'reading' and k.taken_by = :observer"
             + " or :decides and k.state in ('table', 'laboratory') and k.readers[1] <> :observer)";
+
+    private static final String STUCK =
+            "(k.state = 'waiting' and not " + Sights.readableBlind("k.survey_id", "k.tree_id") + ")";
 
     private static final String JOINED = " from review_case k join tree t on t.id = k.tree_id"
             + " join plot p on p.id = k.plot_id join survey s on s.id = k.survey_id"
@@ -58,13 +64,21 @@ class Queue {
 
     private final SurveyService surveys;
     private final LibraryService library;
+    private final Sights sights;
     private final JdbcClient jdbc;
     private final ObjectMapper json;
     private final Clock clock;
 
-    Queue(SurveyService surveys, LibraryService library, JdbcClient jdbc, ObjectMapper json, Clock clock) {
+    Queue(
+            SurveyService surveys,
+            LibraryService library,
+            Sights sights,
+            JdbcClient jdbc,
+            ObjectMapper json,
+            Clock clock) {
         this.surveys = surveys;
         this.library = library;
+        this.sights = sights;
         this.jdbc = jdbc;
         this.json = json;
         this.clock = clock;
@@ -83,7 +97,7 @@ class Queue {
     record Asked(boolean settled, boolean mine, String group, UUID plot, String reason, Integer days, int from) {}
 
     /** @throws Problem if the observer does not belong to the survey, or there is no such reason */
-    @Transactional(readOnly = true)
+    @Transactional
     QueueDto page(UUID surveyId, SignedInObserver observer, Asked asked) {
         surveys.requireMember(surveyId, observer.id());
         if (asked.reason() != null
@@ -98,7 +112,8 @@ class Queue {
                         stored -> stored.sheet().id(), stored -> stored.sheet().title()));
         String order = asked.settled() ? "k.changed_at desc, k.id" : "k.opened_at, k.id";
         List<QueueDto.Row> rows = bound(
-                        "select k.*, p.code, t.tag, o.call_sign taken_sign, s.closed_at is not null closed, "
+                        "select k.*, " + STUCK + " stuck, " + Sights.seen(":observer", "k.tree_id")
+                                + " seen_before, p.code, t.tag, o.call_sign taken_sign, s.closed_at is not null closed, "
                                 + SEEN + " seen, " + FOR_ME + " for_me, case when " + SEEN + " then " + SAID
                                 + " end said"
                                 + JOINED + where(asked) + " order by " + order + " limit " + (PAGE + 1)
@@ -109,8 +124,16 @@ class Queue {
                 .query((row, i) -> row(row, observer, titles))
                 .list();
         boolean more = rows.size() > PAGE;
+        List<QueueDto.Row> shown = more ? rows.subList(0, PAGE) : rows;
+        sights.shown(
+                observer.id(),
+                Scope.QUEUE,
+                shown.stream()
+                        .filter(row -> !row.blind())
+                        .map(QueueDto.Row::treeId)
+                        .toList());
         return new QueueDto(
-                more ? rows.subList(0, PAGE) : rows,
+                shown,
                 count(surveyId, observer, asked),
                 more ? asked.from() + PAGE : null,
                 count(surveyId, observer, new Asked(false, true, null, null, null, null, 0)));
@@ -164,10 +187,11 @@ class Queue {
                 row.getInt("looks"),
                 needs(state),
                 mayDo,
-                mayDo ? null : whyNot(state, row.getBoolean("closed"), observer, readers),
+                mayDo ? null : whyNot(state, row, observer, readers),
                 mine,
                 row.getString("taken_sign"),
                 !seen,
+                row.getBoolean("stuck"),
                 seen ? words(row.getArray("reasons")) : List.of(),
                 said(row.getString("said")),
                 row.getString("outcome"),
@@ -184,15 +208,17 @@ class Queue {
         };
     }
 
-    private static String whyNot(CaseState state, boolean closed, SignedInObserver observer, List<UUID> readers) {
+    private static String whyNot(CaseState state, ResultSet row, SignedInObserver observer, List<UUID> readers)
+            throws SQLException {
         if (state == CaseState.SETTLED) {
             return null;
         }
-        if (closed) {
+        if (row.getBoolean("closed")) {
             return "closed";
         }
         if (state.isBlind()) {
-            return readers.contains(observer.id()) ? "own" : "taken";
+            boolean seen = row.getBoolean("seen_before");
+            return readers.contains(observer.id()) ? "own" : seen ? "seen" : "taken";
         }
         return observer.role() == Role.CREW ? "role" : "own";
     }

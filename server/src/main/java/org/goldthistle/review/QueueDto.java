@@ -22,11 +22,12 @@ record QueueDto(List<Row> rows, int inAll, @Nullable Integer next, int forMe) {
      * @param looks how many blind readings were asked for
      * @param needs what it waits for: blind-reading, decision, laboratory or nothing
      * @param mayDo whether this observer may do that
-     * @param whyNot own: they signed it themselves; taken: somebody else reads it; role: a reviewer decides; closed: the
+     * @param whyNot own: they signed it themselves; seen: they were shown what others made of it; taken: somebody else reads it; role: a reviewer decides; closed: the
      *     survey is; null: they may, or nothing is to be done
      * @param mine whether this observer reads it blind now
      * @param takenBy call sign of who reads it blind now; null: nobody
      * @param blind whether what was read is kept from this observer; reasons and calls are then empty
+     * @param stuck whether nobody in the survey can read it blind any more
      * @param reasons why it is reviewed
      * @param calls what each reader signed
      * @param outcome how it was settled; null: it is not
@@ -47,6 +48,7 @@ record QueueDto(List<Row> rows, int inAll, @Nullable Integer next, int forMe) {
             boolean mine,
             @Nullable String takenBy,
             boolean blind,
+            boolean stuck,
             List<String> reasons,
             List<Said> calls,
             @Nullable String outcome,

@@ -49,18 +49,22 @@ class ReviewCase {
 
     protected ReviewCase() {}
 
-    /** A case of a tree that some have signed; where two have, they face each other at once. */
-    ReviewCase(SurveyedTree tree, Set<CaseReason> reasons, List<UUID> readers, Instant now) {
+    /**
+     * A case of a tree that some have signed; where a second reader did so blind, or says otherwise, they face each other
+     * at once.
+     */
+    ReviewCase(SurveyedTree tree, Set<CaseReason> reasons, List<UUID> readers, List<UUID> blindReaders, Instant now) {
         this.id = UUID.randomUUID();
         this.surveyId = tree.surveyId();
         this.plotId = tree.plotId();
         this.treeId = tree.id();
         this.groupId = tree.groupId();
         this.reasons = codes(reasons);
-        this.state = (readers.size() > 1 ? CaseState.TABLE : CaseState.WAITING).code();
+        boolean face = !blindReaders.isEmpty() || readers.size() > 1 && reasons.contains(CaseReason.CONTESTED);
+        this.state = (face ? CaseState.TABLE : CaseState.WAITING).code();
         this.looks = 1;
         this.readers = new ArrayList<>(readers);
-        this.blindReaders = new ArrayList<>();
+        this.blindReaders = new ArrayList<>(blindReaders);
         this.openedAt = now;
         this.changedAt = now;
     }

@@ -14,6 +14,7 @@ import org.goldthistle.audit.Place;
 import org.goldthistle.call.SignedCall;
 import org.goldthistle.call.SignedCalls;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.sight.Sights;
 import org.goldthistle.survey.SurveyedTree;
 import org.goldthistle.survey.TreeService;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -28,6 +29,7 @@ class ReviewService {
     private final CaseLayout layout;
     private final SignedCalls calls;
     private final TreeService trees;
+    private final Sights sights;
     private final AuditTrail audit;
     private final News news;
     private final JdbcClient jdbc;
@@ -39,6 +41,7 @@ class ReviewService {
             CaseLayout layout,
             SignedCalls calls,
             TreeService trees,
+            Sights sights,
             AuditTrail audit,
             News news,
             JdbcClient jdbc,
@@ -48,6 +51,7 @@ class ReviewService {
         this.layout = layout;
         this.calls = calls;
         this.trees = trees;
+        this.sights = sights;
         this.audit = audit;
         this.news = news;
         this.jdbc = jdbc;
@@ -55,14 +59,14 @@ class ReviewService {
     }
 
     /** A review as the observer may see it. */
-    @Transactional(readOnly = true)
+    @Transactional
     CaseDto find(UUID surveyId, UUID caseId, SignedInObserver observer) {
         ReviewCase found = found(surveyId, caseId);
         return layout.of(found, trees.tree(surveyId, found.treeId(), observer.id()), observer);
     }
 
     /** The latest review of a tree as the observer may see it; empty: there is none. */
-    @Transactional(readOnly = true)
+    @Transactional
     Optional<CaseDto> ofTree(UUID surveyId, UUID treeId, SignedInObserver observer) {
         SurveyedTree tree = trees.tree(surveyId, treeId, observer.id());
         return cases.findByTreeIdOrderByOpenedAtDesc(tree.id()).stream()
@@ -98,6 +102,13 @@ class ReviewService {
                     "You signed this tree yourself, so somebody else must read it. Nothing was changed; take another"
                             + " case.");
         }
+        if (sights.hasSeen(observer.id(), taken.treeId())) {
+            throw Problem.conflict(
+                    "seen-already",
+                    "You were shown what others made of this tree, so you cannot read it blind. Nothing was changed; take"
+                            + " another case.",
+                    new Next(nextFor(taken.surveyId(), observer).orElse(null)));
+        }
         if (taken.state() == CaseState.READING) {
             throw Problem.conflict(
                     "case-taken",
@@ -113,9 +124,11 @@ class ReviewService {
     }
 
     private Optional<UUID> nextFor(UUID surveyId, SignedInObserver observer) {
-        return jdbc.sql("select id from review_case where survey_id = ? and state = 'waiting'"
-                        + " and not ? = any(readers) order by opened_at, id limit 1")
-                .params(surveyId, observer.id())
+        return jdbc.sql("select id from review_case where survey_id = :survey and state = 'waiting'"
+                        + " and not :observer = any(readers) and not " + Sights.seen(":observer", "tree_id")
+                        + " order by opened_at, id limit 1")
+                .param("survey", surveyId)
+                .param("observer", observer.id())
                 .query(UUID.class)
                 .optional();
     }
@@ -175,7 +188,7 @@ class ReviewService {
         if (isKnown(decisionId, caseId, asked)) {
             return layout.of(decided, tree, observer);
         }
-        DecisionRules.check(decided, observer, asked, tree);
+        DecisionRules.check(decided, observer, asked, tree, layout.isStuck(decided));
         if (!Objects.equals(asked.version(), decided.version())) {
             throw Problem.stale("case", layout.of(decided, tree, observer));
         }

@@ -1,0 +1,40 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { wordsOf } from '../../api/problem'
+import type { ReviewCase } from '../../api/types'
+import { Button } from '../../ui/Button'
+import { Notice } from '../../ui/Notice'
+import { caseQuery, sendDecision } from './queries'
+
+/** A case that waits for a blind reading which nobody in the survey can make any more, and what can be done. */
+export function Stuck({ it }: { readonly it: ReviewCase }) {
+  const queries = useQueryClient()
+  const send = useMutation({
+    mutationFn: () =>
+      sendDecision(it.surveyId, it.id, crypto.randomUUID(), {
+        outcome: 'laboratory',
+        stands: null,
+        taxon: null,
+        reasons: '',
+        version: it.version,
+      }),
+    onSuccess: (now) => {
+      queries.setQueryData(caseQuery(it.surveyId, it.id).queryKey, now)
+      queries.invalidateQueries({ queryKey: ['surveys', it.surveyId, 'review'] })
+    },
+  })
+  return (
+    <Notice tone="plain">
+      <strong>Nobody in this survey can read this tree blind any more:</strong> everybody has signed it or was
+      shown what others made of it. A lead can add somebody new to the survey
+      {it.mayDecide
+        ? ', or a sample for the laboratory decides.'
+        : '; a reviewer can send a sample to a laboratory.'}
+      {it.mayDecide && (
+        <Button className="mt-2" disabled={send.isPending} onClick={() => send.mutate()}>
+          Send a sample to the laboratory
+        </Button>
+      )}
+      {send.isError && <p>{wordsOf(send.error)}</p>}
+    </Notice>
+  )
+}
