@@ -15,7 +15,7 @@ import { OneOf } from '../../ui/OneOf'
 import { PageTitle } from '../../ui/PageTitle'
 import { Sheet } from '../../ui/Sheet'
 import { useAsked } from '../../ui/useAsked'
-import { dayAndTime } from '../../ui/words'
+import { counted, dayAndTime } from '../../ui/words'
 
 const ROLES = [
   { value: 'crew', text: 'crew' },
@@ -44,6 +44,7 @@ export function PeoplePage() {
         {observer.role !== 'lead' && <Notice tone="plain">Only a lead lets people in. Ask yours.</Notice>}
         {people.isError && <Notice tone="wrong">{wordsOf(people.error)}</Notice>}
         {people.data && <Lists people={people.data} onLink={setLink} />}
+        {people.data && <IdleLimit minutes={people.data.idleMinutes} />}
       </div>
       <Sheet title="Invite somebody" open={inviting} onOpenChange={setInviting}>
         <InviteForm
@@ -160,35 +161,79 @@ function PersonRow({ person, onLink }: { readonly person: Person; readonly onLin
             <span className="block text-quiet">kept out since {dayAndTime(person.disabledAt)}</span>
           )}
         </span>
-        <OneOf
-          label={`Role of ${person.callSign}`}
-          options={ROLES}
-          value={person.role as 'crew'}
-          onChange={(asked) => role.mutate(asked)}
-        />
-        <Button onClick={() => reset.mutate()} disabled={reset.isPending}>
-          New passphrase …
-        </Button>
-        {self ? (
-          <span aria-hidden className="w-32 max-sm:hidden" />
-        ) : (
-          <span className="w-32">
-            {person.disabledAt ? (
-              <Button disabled={disable.isPending} onClick={() => disable.mutate(false)}>
-                Let in again
-              </Button>
+        {!person.yours && (
+          <span className="text-quiet">{person.role}; a lead of their surveys answers for them</span>
+        )}
+        {person.yours && (
+          <>
+            <OneOf
+              label={`Role of ${person.callSign}`}
+              options={ROLES}
+              value={person.role as 'crew'}
+              onChange={(asked) => role.mutate(asked)}
+            />
+            <Button onClick={() => reset.mutate()} disabled={reset.isPending}>
+              New passphrase …
+            </Button>
+            {self ? (
+              <span aria-hidden className="w-32 max-sm:hidden" />
             ) : (
-              <Confirm words="Keep out" disabled={disable.isPending} onConfirm={() => disable.mutate(true)}>
-                {person.callSign} is signed out everywhere at once and cannot sign in any more. What they read
-                and signed stays. You can let them in again.
-              </Confirm>
+              <span className="w-32">
+                {person.disabledAt ? (
+                  <Button disabled={disable.isPending} onClick={() => disable.mutate(false)}>
+                    Let in again
+                  </Button>
+                ) : (
+                  <Confirm
+                    words="Keep out"
+                    disabled={disable.isPending}
+                    onConfirm={() => disable.mutate(true)}
+                  >
+                    {person.callSign} is signed out everywhere at once and cannot sign in any more. What they
+                    read and signed stays. You can let them in again.
+                  </Confirm>
+                )}
+              </span>
             )}
-          </span>
+          </>
         )}
       </div>
       {error && <Notice tone="wrong">{wordsOf(error)}</Notice>}
     </div>
   )
+}
+
+const HOUR = 60
+const DAY = 24 * HOUR
+
+/** How long a session may lie still before it ends, for everybody. */
+function IdleLimit({ minutes }: { readonly minutes: number }) {
+  const queries = useQueryClient()
+  const change = useMutation({
+    mutationFn: async (asked: number) =>
+      dataOf(await api.PUT('/api/people/idle-limit', { body: { minutes: asked } })),
+    onSuccess: (people) => queries.setQueryData(peopleQuery.queryKey, people),
+  })
+  const usual = [15, HOUR, 4 * HOUR, 12 * HOUR, 3 * DAY, 14 * DAY]
+  const options = usual.includes(minutes) ? usual : [...usual, minutes].sort((a, b) => a - b)
+  return (
+    <section aria-label="Sessions" className="mt-6 grid max-w-md gap-2">
+      <h2 className="text-lg">Sessions</h2>
+      <Choice
+        label="A session ends after lying still for"
+        options={options.map((one) => ({ value: String(one), text: lasting(one) }))}
+        value={String(change.isPending ? change.variables : minutes)}
+        onChange={(asked) => change.mutate(Number(asked))}
+      />
+      <p className="text-quiet">On everybody’s devices, and after a month in any case.</p>
+      {change.isError && <Notice tone="wrong">{wordsOf(change.error)}</Notice>}
+    </section>
+  )
+}
+
+function lasting(minutes: number): string {
+  if (minutes % DAY === 0) return counted(minutes / DAY, 'day')
+  return minutes % HOUR === 0 ? counted(minutes / HOUR, 'hour') : counted(minutes, 'minute')
 }
 
 function InviteForm({ onLink }: { readonly onLink: (link: Link) => void }) {

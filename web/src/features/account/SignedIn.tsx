@@ -15,6 +15,7 @@ import { Notice } from '../../ui/Notice'
 import { Palette } from '../../ui/Palette'
 import { useKeys } from '../../ui/useKeys'
 import { queueQuery } from '../review/queries'
+import { AccountNotices } from './AccountNotices'
 import { HelpSheet } from './HelpSheet'
 import { usePlaces } from './places'
 import { sessionQuery } from './queries'
@@ -179,6 +180,7 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
           onHelp={() => setHelp(true)}
           onYou={() => setYou(true)}
         />
+        <AccountNotices observer={session.data} key={session.data.id} />
         {signOut.isError && <Notice tone="wrong">{wordsOf(signOut.error)}</Notice>}
         {children}
         <Outlet />

@@ -9,6 +9,7 @@ import { counted, dayAndTime, monthName, percent, points } from '../../ui/words'
 import { mannerWords, wordsOfReading } from './entries'
 import { signedWords } from './outcomeWords'
 import { photoAddress } from './queries'
+import { ResetMark } from './ResetMark'
 
 type Props = {
   readonly determinations: readonly Determination[]
@@ -41,6 +42,7 @@ export function Determinations({ determinations, sheet, tree }: Props) {
               <span className="block text-sm text-quiet">
                 {dayAndTime(one.signedAt)}
                 {one.superseded ? ', signed again later' : ''}
+                {one.soonAfterReset && <ResetMark />}
               </span>
               {one.note && <span className="block">“{one.note}”</span>}
             </button>

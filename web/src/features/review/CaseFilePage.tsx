@@ -14,6 +14,7 @@ import { BeamPicture } from '../call/BeamPicture'
 import { mannerWords, wordsOfReading } from '../call/entries'
 import { checkName } from '../call/judgementWords'
 import { signedWords } from '../call/outcomeWords'
+import { ResetMark } from '../call/ResetMark'
 import { outcomeOf, reasonOf } from './caseWords'
 import { caseFileQuery, caseQuery } from './queries'
 import { readerBeam } from './readerBeam'
@@ -130,6 +131,7 @@ function PrintedReader({ reader, sheet }: { readonly reader: CaseReader; readonl
           </h2>
           <p>
             {reader.blind ? 'read blind' : 'read first, or openly'}, {dayAndTime(determination.signedAt)}
+            {determination.soonAfterReset && <ResetMark />}
           </p>
         </div>
       </div>

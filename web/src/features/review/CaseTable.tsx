@@ -11,6 +11,7 @@ import { mannerWords, wordsOfReading } from '../call/entries'
 import { reasonWords, taxonName } from '../call/judgementWords'
 import { signedWords } from '../call/outcomeWords'
 import { photoAddress } from '../call/queries'
+import { ResetMark } from '../call/ResetMark'
 import { Decide } from './Decide'
 import { readerBeam } from './readerBeam'
 import { Thread } from './Thread'
@@ -84,6 +85,7 @@ function ReaderCard({ reader, sheet }: { readonly reader: CaseReader; readonly s
           </h2>
           <p className="text-quiet">
             {reader.blind ? 'read blind' : 'read first, or openly'}, {dayAndTime(determination.signedAt)}
+            {determination.soonAfterReset && <ResetMark />}
           </p>
           {determination.note && <p>“{determination.note}”</p>}
         </div>

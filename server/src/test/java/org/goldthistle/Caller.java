@@ -34,6 +34,13 @@ public final class Caller {
         return send(HttpRequest.newBuilder(URI.create(base + path)).GET());
     }
 
+    /** Reads with a cookie of no jar. */
+    public Answer getWithCookie(String path, String cookie) {
+        return send(HttpRequest.newBuilder(URI.create(base + path))
+                .header("Cookie", cookie)
+                .GET());
+    }
+
     public Answer put(String path, Object body) {
         return write("PUT", path, body);
     }

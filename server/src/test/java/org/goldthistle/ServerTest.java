@@ -32,7 +32,8 @@ import org.springframework.jdbc.core.simple.JdbcClient;
         properties = {
             "goldthistle.demo=true",
             "goldthistle.demo.passphrase=" + ServerTest.PASSPHRASE,
-            "goldthistle.outlook.rest=0s"
+            "goldthistle.outlook.rest=0s",
+            "goldthistle.hash-cost=4" // else the tests would mostly hash
         })
 @Import(ServerTest.HeldClock.class)
 public abstract class ServerTest {

@@ -1,8 +1,8 @@
 package org.goldthistle.account;
 
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
@@ -17,7 +17,9 @@ import org.goldthistle.audit.Place;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.platform.Problem;
-import org.springframework.jdbc.core.simple.JdbcClient;
+import org.goldthistle.platform.Turn;
+import org.goldthistle.platform.Turns;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,9 +27,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Makes observers and lets them sign in. */
 @Service
 public class AccountService {
-    private static final int SHORTEST_PASSPHRASE = 12;
-    private static final int FEWEST_DIFFERENT = 5; // characters of a passphrase
-    private static final int LONGEST_HASHED = 72; // bytes; the hash sees no more
+    private static final Duration SOON_AFTER_RESET = Duration.ofHours(1);
+    private static final Duration TOLD_OF_RESET = Duration.ofDays(30);
 
     private static final int MOST_WAITING = 16; // for a passphrase to be looked at; half of those who serve pages
     private static final Duration LONGEST_QUEUE = Duration.ofSeconds(20); // before a passphrase is looked at
@@ -37,7 +38,8 @@ public class AccountService {
     private final SignInGuard guard;
     private final Sessions sessions;
     private final AuditTrail audit;
-    private final JdbcClient jdbc;
+    private final Turns turns;
+    private final ObjectProvider<SurveyMemberships> surveys; // which ask for accounts themselves
     private final Clock clock;
     private final String nobodysHash;
     private final Semaphore hashing =
@@ -49,14 +51,16 @@ public class AccountService {
             SignInGuard guard,
             Sessions sessions,
             AuditTrail audit,
-            JdbcClient jdbc,
+            Turns turns,
+            ObjectProvider<SurveyMemberships> surveys,
             Clock clock) {
         this.observers = observers;
         this.encoder = encoder;
         this.guard = guard;
         this.sessions = sessions;
         this.audit = audit;
-        this.jdbc = jdbc;
+        this.turns = turns;
+        this.surveys = surveys;
         this.clock = clock;
         this.nobodysHash = encoder.encode("nobody signs in with this");
     }
@@ -70,41 +74,57 @@ public class AccountService {
     /**
      * Makes an observer.
      *
-     * @throws Problem if the passphrase is too short
+     * @throws Problem if the passphrase is quickly guessed, or the call sign cannot be told from another's
      */
     @Transactional
     public SignedInObserver create(UUID id, String callSign, String passphrase, Role role) {
-        requireLong(callSign, passphrase);
+        Passphrases.requireGood(callSign, passphrase);
+        String hash = encoder.encode(passphrase);
+        oneAtATime();
         return observers
-                .saveAndFlush(new Observer(id, callSign, encoder.encode(passphrase), role, clock.instant()))
+                .saveAndFlush(new Observer(id, requireFree(callSign), hash, role, clock.instant()))
                 .signedIn();
+    }
+
+    /** @throws Problem if somebody has that call sign, or one that looks like it */
+    String requireFree(String callSign) {
+        return CallSigns.requireFit(
+                callSign, observers.findAll().stream().map(Observer::callSign).toList());
     }
 
     /**
      * The observer of that call sign and passphrase. A try counts as failed before it is looked at, so that many at once
      * are many.
      *
-     * @throws Problem if they do not belong together, or the call sign must wait after too many failures
+     * @param from where it is tried from
+     * @throws Problem if they do not belong together, or whoever tries must wait after too many failures
      */
-    public SignedInObserver signIn(String callSign, String passphrase) {
+    SignedInObserver signIn(String typed, String passphrase, SignInGuard.Source from) {
         if (hashing.getQueueLength() >= MOST_WAITING) {
             throw busy();
         }
-        Duration wait = guard.tries(callSign);
+        String callSign = CallSigns.tidied(typed);
+        Optional<Observer> observer = observers.findByCallSignIgnoreCase(callSign);
+        SignInGuard.Try counted = guard.tries(callSign, observer.map(Observer::id), from);
+        Duration wait = counted.left();
         if (!wait.isZero()) {
             long seconds = wait.plusMillis(999).truncatedTo(ChronoUnit.SECONDS).toSeconds();
             throw Problem.tooMany(
                     "locked-out",
-                    "Too many wrong passphrases for " + callSign + ". Wait " + seconds + " seconds, then try again.");
+                    "Too many wrong passphrases for " + callSign + ". Wait " + seconds
+                            + " seconds, then try again; on a"
+                            + " device on which you have signed in before, nobody else's tries count.");
         }
-        Optional<Observer> observer = observers.findByCallSignIgnoreCase(callSign);
         // an unknown call sign takes as long as a known one, so that nobody learns which exist
         boolean fits = fits(passphrase, observer.map(Observer::passphraseHash).orElse(nobodysHash));
         if (observer.isEmpty() || !fits || observer.get().disabledAt() != null) {
             throw Problem.unknownCaller(
                     "wrong-passphrase", "Call sign and passphrase do not belong together. Check both and try again.");
         }
-        guard.succeeded(callSign);
+        guard.succeeded(callSign, counted);
+        if (encoder.upgradeEncoding(observer.get().passphraseHash())) {
+            observers.changeHash(observer.get().id(), encoder.encode(passphrase));
+        }
         return observer.get().signedIn();
     }
 
@@ -135,28 +155,6 @@ public class AccountService {
                 "busy", "Too many sign in at once. Nothing is wrong with what you typed; try again in a moment.");
     }
 
-    private static void requireLong(String callSign, String passphrase) {
-        if (passphrase.length() < SHORTEST_PASSPHRASE) {
-            throw Problem.unfit(
-                    "short-passphrase",
-                    "The passphrase of " + callSign + " has " + passphrase.length() + " characters; it must have "
-                            + SHORTEST_PASSPHRASE + " or more. Nothing was changed; choose a longer one.");
-        }
-        if (passphrase.chars().distinct().count() < FEWEST_DIFFERENT) {
-            throw Problem.unfit(
-                    "plain-passphrase",
-                    "The passphrase of " + callSign + " is made of fewer than " + FEWEST_DIFFERENT
-                            + " different characters and quickly guessed. Nothing was changed; choose some words.");
-        }
-        if (passphrase.getBytes(StandardCharsets.UTF_8).length > LONGEST_HASHED) {
-            throw Problem.unfit(
-                    "long-passphrase",
-                    "The passphrase of " + callSign + " is longer than " + LONGEST_HASHED + " bytes, and what is beyond"
-                            + " them would not count; letters with accents have two or more. Nothing was changed; choose a"
-                            + " shorter one.");
-        }
-    }
-
     /** Every observer by call sign. */
     @Transactional(readOnly = true)
     List<Observer> everybody() {
@@ -183,6 +181,7 @@ public class AccountService {
                         "A role is " + Coded.codes(Role.values()) + ", but \"" + role + "\" was sent. Nothing was"
                                 + " changed."));
         oneAtATime();
+        requireShared(id, leadId);
         Observer observer = observer(id);
         Role before = observer.signedIn().role();
         if (asked != before) {
@@ -207,6 +206,7 @@ public class AccountService {
     @Transactional
     Observer disable(UUID id, boolean disabled, UUID leadId) {
         oneAtATime();
+        requireShared(id, leadId);
         Observer observer = observer(id);
         if (disabled == (observer.disabledAt() != null)) {
             return observer;
@@ -227,20 +227,66 @@ public class AccountService {
         return observer;
     }
 
-    /** Gives an observer a new passphrase; they have to sign in again. */
+    /**
+     * Gives an observer a new passphrase by a link; they have to sign in again, and are told who made the link.
+     *
+     * @throws Problem if it is quickly guessed
+     */
     @Transactional
-    void replacePassphrase(UUID id, String passphrase) {
+    void replacePassphrase(UUID id, String passphrase, UUID linkMadeBy) {
         Observer observer = observer(id);
-        requireLong(observer.callSign(), passphrase);
-        observer.replacePassphrase(encoder.encode(passphrase));
+        Passphrases.requireGood(observer.callSign(), passphrase);
+        observer.replacePassphrase(encoder.encode(passphrase), clock.instant(), linkMadeBy);
         sessions.end(id);
     }
 
-    /** Who leads is changed by one after the other, so that two leads who demote each other do not both succeed. */
-    private void oneAtATime() {
-        jdbc.sql("select 1 from pg_advisory_xact_lock(hashtext('who leads'))")
-                .query(Integer.class)
-                .single();
+    /** When an observer's passphrase was last replaced by a link, and the call sign of who made that; empty: never. */
+    @Transactional(readOnly = true)
+    Optional<Reset> lastReset(UUID id) {
+        return observers
+                .findById(id)
+                .filter(one -> one.resetAt() != null)
+                .map(one -> new Reset(one.resetAt(), observer(one.resetBy()).callSign()));
+    }
+
+    /** The same where it is so lately that the observer is still told. */
+    @Transactional(readOnly = true)
+    Optional<Reset> resetLately(UUID id) {
+        return lastReset(id).filter(reset -> clock.instant().isBefore(reset.at().plus(TOLD_OF_RESET)));
+    }
+
+    /** When a passphrase was replaced, and the call sign of who made the link. */
+    record Reset(Instant at, String by) {}
+
+    /** Whether an observer's passphrase was replaced by somebody's link within the hour. */
+    @Transactional(readOnly = true)
+    public boolean wasResetLately(UUID id) {
+        return lastReset(id)
+                .filter(reset -> clock.instant().isBefore(reset.at().plus(SOON_AFTER_RESET)))
+                .isPresent();
+    }
+
+    /** Whether a lead answers for an observer. */
+    boolean isFor(UUID id, UUID leadId) {
+        return id.equals(leadId) || surveys.getObject().isFor(id, leadId);
+    }
+
+    /** @throws Problem if a lead and an observer share no survey, so that another lead answers for them */
+    void requireShared(UUID id, UUID leadId) {
+        if (!isFor(id, leadId)) {
+            throw Problem.forbidden(
+                    "not-your-crew",
+                    "You share no survey with " + observer(id).callSign() + ", so a lead who does answers for them."
+                            + " Nothing was changed.");
+        }
+    }
+
+    /**
+     * Who is who is changed by one after the other, so that two leads who demote each other do not both succeed, and no two
+     * get one call sign.
+     */
+    void oneAtATime() {
+        turns.take(Turn.alone(Turn.Thing.PEOPLE));
     }
 
     private void requireOtherLead(Observer observer) {

@@ -6,6 +6,7 @@ import jakarta.persistence.Id;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.goldthistle.core.Coded;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -58,6 +59,15 @@ class Invitation {
 
     boolean isGood(Instant now) {
         return usedAt == null && now.isBefore(expiresAt);
+    }
+
+    /** Whether it lets in the same person for the same, made by the same lead. */
+    boolean isSameAs(Invitation other) {
+        return callSign.equals(other.callSign)
+                && role.equals(other.role)
+                && surveyIds.equals(other.surveyIds)
+                && Objects.equals(resets, other.resets)
+                && madeBy.equals(other.madeBy);
     }
 
     boolean isUsed() {

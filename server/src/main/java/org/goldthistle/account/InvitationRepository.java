@@ -9,5 +9,5 @@ import org.springframework.data.jpa.repository.JpaRepository;
 interface InvitationRepository extends JpaRepository<Invitation, UUID> {
     Optional<Invitation> findByTokenSha256(String print);
 
-    List<Invitation> findByUsedAtIsNullAndExpiresAtAfterOrderByMadeAtDesc(Instant now);
+    List<Invitation> findByMadeByAndUsedAtIsNullAndExpiresAtAfterOrderByMadeAtDesc(UUID madeBy, Instant now);
 }

@@ -23,7 +23,6 @@ class InvitationService {
     private static final int TOKEN_BYTES = 32;
 
     private final InvitationRepository invitations;
-    private final ObserverRepository observers;
     private final AccountService accounts;
     private final SurveyMemberships surveys;
     private final AuditTrail audit;
@@ -32,13 +31,11 @@ class InvitationService {
 
     InvitationService(
             InvitationRepository invitations,
-            ObserverRepository observers,
             AccountService accounts,
             SurveyMemberships surveys,
             AuditTrail audit,
             Clock clock) {
         this.invitations = invitations;
-        this.observers = observers;
         this.accounts = accounts;
         this.surveys = surveys;
         this.audit = audit;
@@ -49,7 +46,8 @@ class InvitationService {
      * Invites somebody. Sent again with the same id, it makes a new link, and the one before works no more.
      *
      * @return the token of the link
-     * @throws Problem if the call sign is taken, or the lead does not belong to one of the surveys
+     * @throws Problem if the call sign is taken or looks like another, the lead does not belong to one of the surveys, or
+     *     the id belongs to another invitation
      */
     @Transactional
     String invite(UUID id, String callSign, String role, List<UUID> surveyIds, UUID leadId) {
@@ -58,28 +56,37 @@ class InvitationService {
                         "no-such-role",
                         "A role is " + Coded.codes(Role.values()) + ", but \"" + role + "\" was sent. Nobody was"
                                 + " invited."));
-        if (observers.findByCallSignIgnoreCase(callSign.strip()).isPresent()) {
-            throw Problem.conflict(
-                    "call-sign-taken",
-                    "The call sign " + callSign.strip() + " belongs to somebody already. Nobody was invited; choose"
-                            + " another one.");
-        }
+        accounts.oneAtATime();
+        String free = accounts.requireFree(callSign);
         surveys.requireMember(surveyIds, leadId);
-        Invitation invitation = invitations
-                .findById(id)
-                .orElseGet(() -> new Invitation(id, callSign.strip(), asked, surveyIds, null, leadId));
-        return renewed(invitation, "invited somebody", leadId);
+        Invitation fresh = new Invitation(id, free, asked, surveyIds, null, leadId);
+        return renewed(known(fresh), "invited somebody", leadId);
     }
 
-    /** Makes a link by which an observer chooses a new passphrase; until it is used the old one works. */
+    /**
+     * Makes a link by which an observer chooses a new passphrase; until it is used the old one works.
+     *
+     * @throws Problem if the lead shares no survey with them, or the id belongs to another invitation
+     */
     @Transactional
     String reset(UUID id, UUID observerId, UUID leadId) {
+        accounts.oneAtATime();
+        accounts.requireShared(observerId, leadId);
         Observer observer = accounts.observer(observerId);
-        Invitation invitation = invitations
-                .findById(id)
-                .orElseGet(() -> new Invitation(
-                        id, observer.callSign(), observer.signedIn().role(), List.of(), observerId, leadId));
-        return renewed(invitation, "let an observer choose a new passphrase", leadId);
+        Invitation fresh =
+                new Invitation(id, observer.callSign(), observer.signedIn().role(), List.of(), observerId, leadId);
+        return renewed(known(fresh), "let an observer choose a new passphrase", leadId);
+    }
+
+    /** The invitation of that id where it is the same, else a new one. */
+    private Invitation known(Invitation fresh) {
+        Invitation kept = invitations.findById(fresh.id()).orElse(fresh);
+        if (!kept.isSameAs(fresh)) {
+            throw Problem.conflict(
+                    "id-taken",
+                    "The id of this invitation belongs to another one, which was kept as it is. Make another one.");
+        }
+        return kept;
     }
 
     private String renewed(Invitation invitation, String what, UUID leadId) {
@@ -95,16 +102,21 @@ class InvitationService {
         return token;
     }
 
-    /** The invitations that can still be used, the latest first. */
+    /** The invitations of a lead that can still be used, the latest first. */
     @Transactional(readOnly = true)
-    List<Invitation> open() {
-        return invitations.findByUsedAtIsNullAndExpiresAtAfterOrderByMadeAtDesc(clock.instant());
+    List<Invitation> open(UUID leadId) {
+        return invitations.findByMadeByAndUsedAtIsNullAndExpiresAtAfterOrderByMadeAtDesc(leadId, clock.instant());
     }
 
-    /** Takes an invitation back. */
+    /** Takes an invitation back that the lead made. */
     @Transactional
     void withdraw(UUID id, UUID leadId) {
+        accounts.oneAtATime();
         Optional<Invitation> there = invitations.findById(id).filter(one -> !one.isUsed());
+        if (there.isPresent() && !there.get().madeBy().equals(leadId)) {
+            throw Problem.forbidden(
+                    "not-yours", "Another lead made this invitation, so they take it back. It was kept.");
+        }
         there.ifPresent(one -> {
             invitations.delete(one);
             audit.note(Optional.of(leadId), "took an invitation back", Place.NOWHERE, one.callSign(), null);
@@ -134,10 +146,17 @@ class InvitationService {
      */
     @Transactional
     void accept(String token, String passphrase) {
+        accounts.oneAtATime();
         Invitation invitation = find(token);
         if (invitation.resets() != null) {
-            accounts.replacePassphrase(invitation.resets(), passphrase);
-            audit.note(Optional.of(invitation.resets()), "chose a new passphrase", Place.NOWHERE, null, null);
+            accounts.replacePassphrase(invitation.resets(), passphrase, invitation.madeBy());
+            String by = accounts.observer(invitation.madeBy()).callSign();
+            audit.note(
+                    Optional.of(invitation.resets()),
+                    "chose a new passphrase by a link of " + by,
+                    Place.NOWHERE,
+                    null,
+                    null);
         } else {
             UUID newcomer = UUID.randomUUID();
             accounts.create(newcomer, invitation.callSign(), passphrase, invitation.role());

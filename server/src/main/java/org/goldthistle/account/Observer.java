@@ -23,6 +23,8 @@ class Observer {
     private String role;
     private Instant createdAt;
     private Instant disabledAt;
+    private Instant resetAt;
+    private UUID resetBy;
 
     @JdbcTypeCode(SqlTypes.ARRAY)
     private List<String> lacking = List.of();
@@ -70,8 +72,20 @@ class Observer {
         this.role = asked.code();
     }
 
-    void replacePassphrase(String hash) {
+    void replacePassphrase(String hash, Instant now, UUID linkMadeBy) {
         this.passphraseHash = hash;
+        this.resetAt = now;
+        this.resetBy = linkMadeBy;
+    }
+
+    /** When the passphrase was last replaced by a link; null: never. */
+    Instant resetAt() {
+        return resetAt;
+    }
+
+    /** Who made that link. */
+    UUID resetBy() {
+        return resetBy;
     }
 
     /** What they said they do not have. */

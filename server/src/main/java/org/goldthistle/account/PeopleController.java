@@ -26,19 +26,32 @@ import org.springframework.web.bind.annotation.RestController;
 class PeopleController {
     private final AccountService accounts;
     private final InvitationService invitations;
+    private final HouseRules rules;
 
-    PeopleController(AccountService accounts, InvitationService invitations) {
+    PeopleController(AccountService accounts, InvitationService invitations, HouseRules rules) {
         this.accounts = accounts;
         this.invitations = invitations;
+        this.rules = rules;
     }
 
-    /** Every observer by call sign, and the invitations that nobody used yet. */
+    /** Every observer by call sign, the lead's invitations that nobody used yet, and how long sessions may lie still. */
     @GetMapping
     @ForLeads
-    PeopleDto list() {
+    PeopleDto list(@AuthenticationPrincipal SignedInObserver lead) {
         return new PeopleDto(
-                accounts.everybody().stream().map(PersonDto::of).toList(),
-                invitations.open().stream().map(InvitationDto::of).toList());
+                accounts.everybody().stream()
+                        .map(one -> PersonDto.of(one, accounts.isFor(one.id(), lead.id())))
+                        .toList(),
+                invitations.open(lead.id()).stream().map(InvitationDto::of).toList(),
+                (int) rules.idle().toMinutes());
+    }
+
+    /** Changes how long sessions may lie still before they end, for everybody. */
+    @PutMapping("/idle-limit")
+    @ForLeads
+    PeopleDto changeIdle(@AuthenticationPrincipal SignedInObserver lead, @Valid @RequestBody IdleBody body) {
+        rules.changeIdle(body.minutes(), lead.id());
+        return list(lead);
     }
 
     /** Changes what an observer may do; their sessions end. */
@@ -48,7 +61,7 @@ class PeopleController {
             @PathVariable UUID observerId,
             @AuthenticationPrincipal SignedInObserver lead,
             @Valid @RequestBody RoleBody body) {
-        return PersonDto.of(accounts.changeRole(observerId, body.role(), lead.id()));
+        return PersonDto.of(accounts.changeRole(observerId, body.role(), lead.id()), true);
     }
 
     /** Keeps an observer from signing in and ends their sessions, or lets them in again. */
@@ -58,7 +71,7 @@ class PeopleController {
             @PathVariable UUID observerId,
             @AuthenticationPrincipal SignedInObserver lead,
             @Valid @RequestBody DisabledBody body) {
-        return PersonDto.of(accounts.disable(observerId, body.disabled(), lead.id()));
+        return PersonDto.of(accounts.disable(observerId, body.disabled(), lead.id()), true);
     }
 
     /** Makes a link by which an observer chooses a new passphrase. */
@@ -89,6 +102,9 @@ class PeopleController {
         invitations.withdraw(invitationId, lead.id());
     }
 
+    /** Minutes, 5 to 43,200. */
+    record IdleBody(@NotNull Integer minutes) {}
+
     /** The code of a role. */
     record RoleBody(@NotNull String role) {}
 
@@ -97,30 +113,32 @@ class PeopleController {
 
     /** Whom to invite, as what, to which surveys of the lead's own. */
     record InvitationBody(
-            @NotBlank @Size(max = 40) String callSign,
+            @NotBlank @Size(max = 80) String callSign,
             @NotNull String role,
             @NotNull List<@NotNull UUID> surveyIds) {}
 
     /** The secret of a link, told this once: the page is /welcome with it behind a #. */
     record LinkDto(String token) {}
 
-    /** Everybody, and who is about to be. */
-    record PeopleDto(List<PersonDto> people, List<InvitationDto> invitations) {}
+    /** Everybody, who is about to be, and for how many minutes a session may lie still. */
+    record PeopleDto(List<PersonDto> people, List<InvitationDto> invitations, int idleMinutes) {}
 
-    /** An observer; disabledAt is null while they may sign in. */
+    /** An observer; disabledAt is null while they may sign in. yours: the lead answers for them. */
     record PersonDto(
             UUID id,
             String callSign,
             String role,
             Instant createdAt,
-            @Nullable Instant disabledAt) {
-        static PersonDto of(Observer observer) {
+            @Nullable Instant disabledAt,
+            boolean yours) {
+        static PersonDto of(Observer observer, boolean yours) {
             return new PersonDto(
                     observer.id(),
                     observer.callSign(),
                     observer.signedIn().role().code(),
                     observer.createdAt(),
-                    observer.disabledAt());
+                    observer.disabledAt(),
+                    yours);
         }
     }
 

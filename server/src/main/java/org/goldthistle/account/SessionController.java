@@ -9,8 +9,13 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.goldthistle.core.Coded;
@@ -39,12 +44,25 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/session")
 class SessionController {
-    private final AccountService accounts;
-    private final SecurityContextRepository contexts;
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK);
 
-    SessionController(AccountService accounts, SecurityContextRepository contexts) {
+    private final AccountService accounts;
+    private final SignInGuard guard;
+    private final HouseRules rules;
+    private final SecurityContextRepository contexts;
+    private final Device device;
+
+    SessionController(
+            AccountService accounts,
+            SignInGuard guard,
+            HouseRules rules,
+            SecurityContextRepository contexts,
+            Device device) {
         this.accounts = accounts;
+        this.guard = guard;
+        this.rules = rules;
         this.contexts = contexts;
+        this.device = device;
     }
 
     /** Who is signed in; no content when nobody is. */
@@ -53,14 +71,19 @@ class SessionController {
     @ApiResponse(responseCode = "200")
     @ApiResponse(responseCode = "204", content = @Content)
     ResponseEntity<ObserverDto> get(@AuthenticationPrincipal SignedInObserver observer) {
-        return observer == null ? ResponseEntity.noContent().build() : ResponseEntity.ok(dto(observer));
+        return observer == null ? ResponseEntity.noContent().build() : ResponseEntity.ok(dto(observer, 0));
     }
 
     /** Signs in and starts a session. */
     @PostMapping
     @ForAnybody
     ObserverDto signIn(@Valid @RequestBody SignInDto body, HttpServletRequest request, HttpServletResponse response) {
-        SignedInObserver observer = accounts.signIn(body.callSign().strip(), body.passphrase());
+        Optional<String> known = device.of(request);
+        SignedInObserver observer = accounts.signIn(
+                body.callSign(), body.passphrase(), new SignInGuard.Source(request.getRemoteAddr(), known));
+        String secret = known.orElseGet(Device::fresh);
+        guard.know(observer.id(), secret);
+        device.remember(secret, response);
         HttpSession stranger = request.getSession(false);
         if (stranger != null) {
             stranger.invalidate(); // a session that somebody planted beforehand must not become this observer's
@@ -72,7 +95,8 @@ class SessionController {
                 List.of(new SimpleGrantedAuthority("ROLE_" + observer.role().name()))));
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
-        return dto(observer);
+        request.getSession().setMaxInactiveInterval((int) rules.idle().toSeconds());
+        return dto(observer, guard.untold(observer.callSign()));
     }
 
     /** Notes what the observer lacks: such checks are offered last and count a quarter. */
@@ -88,15 +112,31 @@ class SessionController {
                                     + "\" was sent. Nothing was changed.")));
         }
         accounts.changeLacking(observer.id(), lacking);
-        return dto(observer);
+        return dto(observer, 0);
     }
 
-    private ObserverDto dto(SignedInObserver observer) {
+    private ObserverDto dto(SignedInObserver observer, int failures) {
         return new ObserverDto(
                 observer.id(),
                 observer.callSign(),
                 observer.role().code(),
-                accounts.lacking(observer.id()).stream().map(Faculty::code).toList());
+                accounts.lacking(observer.id()).stream().map(Faculty::code).toList(),
+                notices(observer, failures));
+    }
+
+    /** What an observer is to know of their own account: who tried it, and who had its passphrase replaced. */
+    private List<String> notices(SignedInObserver observer, int failures) {
+        List<String> told = new ArrayList<>();
+        if (failures > 0) {
+            told.add("Somebody tried to sign in as " + observer.callSign() + " with a wrong passphrase, "
+                    + (failures == 1 ? "once" : failures + " times") + ". If that was not you, tell your lead.");
+        }
+        accounts.resetLately(observer.id())
+                .ifPresent(reset -> told.add("Your passphrase was replaced on "
+                        + DAY.format(reset.at().atZone(ZoneOffset.UTC)) + " by a link that " + reset.by()
+                        + " made. If you did not ask for that, tell another lead: whoever had the link can have signed as"
+                        + " you."));
+        return told;
     }
 
     /** Signs out; nothing happens if nobody is signed in. */
@@ -122,12 +162,16 @@ class SessionController {
 
     /** What is needed to sign in. */
     record SignInDto(
-            @NotBlank @Size(max = 40) String callSign,
+            @NotBlank @Size(max = 80) String callSign,
             @NotBlank @Size(max = 72) String passphrase) {}
 
     /** Codes of what the observer lacks. */
     record LackingDto(@NotNull List<@NotNull String> lacking) {}
 
-    /** The observer as the browser sees them, with the codes of what they lack. */
-    record ObserverDto(UUID id, String callSign, String role, List<String> lacking) {}
+    /**
+     * The observer as the browser sees them, with the codes of what they lack.
+     *
+     * @param notices what they are to know of their own account, in words; those of failed tries come once, at signing in
+     */
+    record ObserverDto(UUID id, String callSign, String role, List<String> lacking, List<String> notices) {}
 }

@@ -136,6 +136,7 @@ public class CallArchive {
                 signed,
                 Snapshot.of(call, assessment),
                 desk.isBlind(archived.observerId(), tree.id()),
+                false,
                 when));
         String name = carried
                 ? assessment.lead().name().commonName()

@@ -3,6 +3,7 @@ package org.goldthistle.call;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,9 +24,9 @@ import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.library.StoredSheet;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.Turn;
 import org.goldthistle.survey.SurveyedTree;
 import org.goldthistle.survey.TreeService;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -60,7 +61,6 @@ public class CallService {
     private final Signatures signatures;
     private final AuditTrail audit;
     private final LibraryService library;
-    private final JdbcClient jdbc;
     private final Clock clock;
 
     CallService(
@@ -74,7 +74,6 @@ public class CallService {
             Signatures signatures,
             AuditTrail audit,
             LibraryService library,
-            JdbcClient jdbc,
             Clock clock) {
         this.desk = desk;
         this.calls = calls;
@@ -86,7 +85,6 @@ public class CallService {
         this.signatures = signatures;
         this.audit = audit;
         this.library = library;
-        this.jdbc = jdbc;
         this.clock = clock;
     }
 
@@ -193,7 +191,7 @@ public class CallService {
      */
     @Transactional
     BenchDto recordReading(TreeOfObserver of, UUID readingId, NewReading reading, Duration heldBack) {
-        SurveyedTree tree = openForWriting(of);
+        SurveyedTree tree = openForWriting(of, Turn.alone(Turn.Thing.ENTRY, readingId));
         Instant now = clock.instant();
         Instant readAt = now.minus(heldBack.compareTo(LONGEST_HELD_BACK) > 0 ? LONGEST_HELD_BACK : heldBack);
         Call call = callOf(tree, of.observerId(), readAt);
@@ -264,7 +262,7 @@ public class CallService {
      */
     @Transactional
     BenchDto markGate(TreeOfObserver of, UUID markId, String item, String mark) {
-        SurveyedTree tree = openForWriting(of);
+        SurveyedTree tree = openForWriting(of, Turn.alone(Turn.Thing.ENTRY, markId));
         Call call = callOf(tree, of.observerId());
         GateEntry.Mark said = GateEntry.Mark.of(mark);
         Optional<GateEntry> known = gates.findById(markId);
@@ -294,8 +292,10 @@ public class CallService {
      */
     @Transactional
     BenchDto sign(TreeOfObserver of, UUID determinationId, NewDetermination signed) {
-        trees.oneAtATime(of.treeId()); // what was signed before is seen, and there is one review
-        SurveyedTree tree = openForWriting(of);
+        SurveyedTree tree = openForWriting(
+                of,
+                Turn.alone(Turn.Thing.TREE, of.treeId()), // what was signed before is seen, and there is one review
+                Turn.alone(Turn.Thing.ENTRY, determinationId));
         Optional<Determination> known = determinations.findById(determinationId);
         if (known.isPresent()) {
             requireSame(known.get().isSameAs(of, signed), "determination");
@@ -317,6 +317,7 @@ public class CallService {
                 signed,
                 Snapshot.of(call, assessment),
                 desk.isBlind(of.observerId(), tree.id()),
+                desk.wasResetLately(of.observerId()),
                 clock.instant()));
         noteSigned(tree, of.observerId(), call, signed);
         signatures.signed(new Signature(tree, of.observerId(), determinationId, clock.instant()));
@@ -367,27 +368,15 @@ public class CallService {
     }
 
     /** An observer's call that is about to be written to. */
-    Call openCall(TreeOfObserver of) {
-        return callOf(openForWriting(of), of.observerId());
+    Call openCall(TreeOfObserver of, UUID entryId) {
+        return callOf(openForWriting(of, Turn.alone(Turn.Thing.ENTRY, entryId)), of.observerId());
     }
 
     /** One observer's writes on one tree come one after the other, so that a request sent twice is seen to be so. */
-    private SurveyedTree openForWriting(TreeOfObserver of) {
-        SurveyedTree tree = trees.tree(of.surveyId(), of.treeId(), of.observerId());
-        if (tree.rules().closed()) {
-            throw Problem.conflict(
-                    "survey-closed",
-                    "This survey is closed and can only be read. Nothing was stored; a lead can open it again.");
-        }
-        jdbc.sql("select 1 from pg_advisory_xact_lock(?)")
-                .param(lockKey(of.treeId()) * 31 + lockKey(of.observerId()))
-                .query(Integer.class)
-                .single();
-        return tree;
-    }
-
-    private static long lockKey(UUID id) {
-        return id.getMostSignificantBits() ^ id.getLeastSignificantBits();
+    private SurveyedTree openForWriting(TreeOfObserver of, Turn... more) {
+        Turn[] all = Arrays.copyOf(more, more.length + 1);
+        all[more.length] = Turn.alone(Turn.Thing.CALL, of.treeId(), of.observerId());
+        return trees.openForWriting(of.surveyId(), of.treeId(), of.observerId(), all);
     }
 
     static void requireSame(boolean same, String what) {

@@ -150,6 +150,11 @@ class Desk {
         return !sights.hasSeen(observerId, treeId);
     }
 
+    /** Whether an observer's passphrase was replaced by somebody's link within the hour. */
+    boolean wasResetLately(UUID observerId) {
+        return accounts.wasResetLately(observerId);
+    }
+
     /** What an observer may see of what was signed for a tree, the newest first: their own alone where they read blind. */
     List<Determination> shownTo(SurveyedTree tree, UUID observerId) {
         List<Determination> all = signedFor(tree.id());

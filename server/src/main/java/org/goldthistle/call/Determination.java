@@ -43,6 +43,7 @@ class Determination implements Persistable<UUID> {
 
     private Instant signedAt;
     private boolean signedBlind;
+    private boolean soonAfterReset;
     private UUID settles;
 
     @JdbcTypeCode(SqlTypes.ARRAY)
@@ -57,6 +58,7 @@ class Determination implements Persistable<UUID> {
             NewDetermination signed,
             Snapshot snapshot,
             boolean signedBlind,
+            boolean soonAfterReset,
             Instant signedAt) {
         this.id = id;
         this.treeId = treeId;
@@ -71,6 +73,7 @@ class Determination implements Persistable<UUID> {
         this.reasons = signed.writtenReasons();
         this.snapshot = snapshot;
         this.signedBlind = signedBlind;
+        this.soonAfterReset = soonAfterReset;
         this.signedAt = signedAt;
         this.alsoBy = List.of();
     }
@@ -84,7 +87,8 @@ class Determination implements Persistable<UUID> {
             NewDetermination signed,
             List<UUID> alsoBy,
             Instant at) {
-        Determination stands = new Determination(id, source.treeId, observerId, signed, source.snapshot, false, at);
+        Determination stands =
+                new Determination(id, source.treeId, observerId, signed, source.snapshot, false, false, at);
         stands.settles = caseId;
         stands.alsoBy = List.copyOf(alsoBy);
         return stands;
@@ -160,6 +164,11 @@ class Determination implements Persistable<UUID> {
     /** Whether nobody else's signature was shown to its observer when they signed. */
     boolean signedBlind() {
         return signedBlind;
+    }
+
+    /** Whether it was signed within an hour after somebody's link had replaced its observer's passphrase. */
+    boolean soonAfterReset() {
+        return soonAfterReset;
     }
 
     /** The review that it came out of; null: its observer signed it on the Bench. */

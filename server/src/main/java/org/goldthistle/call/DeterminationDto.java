@@ -24,6 +24,7 @@ import org.springframework.lang.Nullable;
  * @param recomputes whether the same figures come out of the record today
  * @param superseded whether its observer signed again later, or a review settled the tree since
  * @param settles the review that it came out of; null: it was signed on the Bench
+ * @param soonAfterReset whether it was signed within an hour after somebody's link had replaced its observer's passphrase
  * @param alsoBy whose names are on it beside the observer's
  */
 public record DeterminationDto(
@@ -51,6 +52,7 @@ public record DeterminationDto(
         boolean recomputes,
         boolean superseded,
         @Nullable UUID settles,
+        boolean soonAfterReset,
         List<String> alsoBy) {
 
     private static final double DRIFT = 1e-9; // figures are promised to nine digits
@@ -94,6 +96,7 @@ public record DeterminationDto(
                 recomputes(snapshot, sheet, readings),
                 superseded,
                 signed.settles(),
+                signed.soonAfterReset(),
                 signed.alsoBy().stream().map(callSigns::get).toList());
     }
 

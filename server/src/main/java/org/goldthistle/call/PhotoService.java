@@ -56,7 +56,7 @@ class PhotoService {
      */
     @Transactional
     BenchDto add(TreeOfObserver of, UUID photoId, Optional<String> character, InputStream sent) {
-        Call call = service.openCall(of);
+        Call call = service.openCall(of, photoId);
         SurveyedTree tree = trees.tree(of.surveyId(), of.treeId(), of.observerId());
         byte[] content = PhotoFile.bytes(sent);
         String print = sha256(content);

@@ -29,7 +29,8 @@ import org.goldthistle.formats.GroupSheetWriter;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.library.StoredSheet;
 import org.goldthistle.platform.Problem;
-import org.springframework.jdbc.core.simple.JdbcClient;
+import org.goldthistle.platform.Turn;
+import org.goldthistle.platform.Turns;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -43,7 +44,7 @@ class DraftService {
     private final DraftBeginnings beginnings;
     private final LibraryService library;
     private final AccountService accounts;
-    private final JdbcClient jdbc;
+    private final Turns turns;
     private final ObjectMapper json;
     private final Clock clock;
 
@@ -52,14 +53,14 @@ class DraftService {
             DraftBeginnings beginnings,
             LibraryService library,
             AccountService accounts,
-            JdbcClient jdbc,
+            Turns turns,
             ObjectMapper json,
             Clock clock) {
         this.drafts = drafts;
         this.beginnings = beginnings;
         this.library = library;
         this.accounts = accounts;
-        this.jdbc = jdbc;
+        this.turns = turns;
         this.json = json;
         this.clock = clock;
     }
@@ -94,7 +95,7 @@ class DraftService {
      */
     @Transactional
     DraftDto begin(UUID id, NewDraft asked, SignedInObserver observer) {
-        oneAtATime(observer);
+        oneAtATime(id, observer);
         Optional<Draft> there = drafts.findById(id);
         if (there.isPresent()) {
             return dto(own(there.get(), observer), observer);
@@ -103,11 +104,8 @@ class DraftService {
     }
 
     /** What one observer begins on two pages at once happens one after the other. */
-    private void oneAtATime(SignedInObserver observer) {
-        jdbc.sql("select id from observer where id = ? for no key update")
-                .param(observer.id())
-                .query(UUID.class)
-                .single();
+    private void oneAtATime(UUID id, SignedInObserver observer) {
+        turns.take(Turn.alone(Turn.Thing.OBSERVER, observer.id()), Turn.alone(Turn.Thing.ENTRY, id));
     }
 
     private DraftDto begun(UUID id, Draft.Beginning beginning, SignedInObserver observer) {
@@ -138,7 +136,7 @@ class DraftService {
                             + ". Nothing of it was taken; correct it and send it again.",
                     broken.refusals());
         }
-        oneAtATime(observer);
+        oneAtATime(id, observer);
         if (!library.has(sheet.id())) {
             return begun(id, DraftBeginnings.ofNewGroup(says), observer);
         }
@@ -177,6 +175,7 @@ class DraftService {
      */
     @Transactional
     DraftDto takeMatrix(UUID id, byte[] table, SignedInObserver observer) throws IOException {
+        turns.take(Turn.alone(Turn.Thing.ENTRY, id));
         Draft draft = own(find(id), observer);
         try {
             GroupSheet sheet = CharacterMatrix.read(new ByteArrayInputStream(table), read(draft));
@@ -199,6 +198,7 @@ class DraftService {
      */
     @Transactional
     DraftDto change(UUID id, int revision, JsonNode sheet, SignedInObserver observer) {
+        turns.take(Turn.alone(Turn.Thing.ENTRY, id));
         Draft draft = own(find(id), observer);
         String text = sheet.toString();
         if (text.length() > LARGEST) {
@@ -227,6 +227,7 @@ class DraftService {
     /** Throws a draft away. */
     @Transactional
     void discard(UUID id, SignedInObserver observer) {
+        turns.take(Turn.alone(Turn.Thing.ENTRY, id));
         drafts.findById(id).ifPresent(draft -> drafts.delete(own(draft, observer)));
     }
 
@@ -247,12 +248,10 @@ class DraftService {
      */
     @Transactional
     StoredSheet save(UUID id, String note, Optional<UUID> over, SignedInObserver observer) {
+        turns.take(Turn.alone(Turn.Thing.ENTRY, id));
         Draft draft = own(find(id), observer);
         GroupSheet sheet = readable(draft);
-        jdbc.sql("select 1 from pg_advisory_xact_lock(hashtext('sheet ' || ?))")
-                .param(sheet.id())
-                .query(Integer.class)
-                .single();
+        turns.take(Turn.alone(Turn.Thing.SHEET, sheet.id()));
         if (draft.groupId() == null) {
             if (library.has(sheet.id())) {
                 throw unfit(List.of(new Refusal("id", sheet.id(), "an id that no group of the library has")));

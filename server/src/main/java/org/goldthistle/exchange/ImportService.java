@@ -25,6 +25,8 @@ import org.goldthistle.formats.RowFile;
 import org.goldthistle.formats.SurveyField;
 import org.goldthistle.formats.TextEncoding;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.Turn;
+import org.goldthistle.platform.Turns;
 import org.goldthistle.survey.SurveyService;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -45,6 +47,7 @@ class ImportService {
     private final KeptFile files;
     private final ImportWorker worker;
     private final SurveyService surveys;
+    private final Turns turns;
     private final JdbcClient jdbc;
     private final ObjectMapper json;
     private final ImportUndo undo;
@@ -54,6 +57,7 @@ class ImportService {
             KeptFile files,
             ImportWorker worker,
             SurveyService surveys,
+            Turns turns,
             JdbcClient jdbc,
             ObjectMapper json,
             ImportUndo undo,
@@ -61,6 +65,7 @@ class ImportService {
         this.files = files;
         this.worker = worker;
         this.surveys = surveys;
+        this.turns = turns;
         this.jdbc = jdbc;
         this.json = json;
         this.undo = undo;
@@ -74,6 +79,7 @@ class ImportService {
      */
     @Transactional
     public ImportDto send(UUID surveyId, UUID importId, UUID observerId, String name, InputStream content) {
+        turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.ENTRY, importId));
         surveys.requireOpen(surveyId, observerId);
         if (find(importId).isPresent()) {
             own(surveyId, importId, observerId);
@@ -108,6 +114,7 @@ class ImportService {
      */
     @Transactional
     public ImportDto readAs(UUID surveyId, UUID importId, UUID observerId, String encoding) {
+        turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.ENTRY, importId));
         surveys.requireOpen(surveyId, observerId);
         Kept kept = own(surveyId, importId, observerId);
         requireIdle(kept);
@@ -175,6 +182,7 @@ class ImportService {
     /** Takes the columns for what the observer says they are, and begins to check every row. */
     @Transactional
     public ImportDto check(UUID surveyId, UUID importId, UUID observerId, List<ColumnDto> columns) {
+        turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.ENTRY, importId));
         surveys.requireOpen(surveyId, observerId);
         Kept kept = own(surveyId, importId, observerId);
         requireIdle(kept);
@@ -191,6 +199,7 @@ class ImportService {
     /** Begins to store what was checked. */
     @Transactional
     public ImportDto store(UUID surveyId, UUID importId, UUID observerId) {
+        turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.ENTRY, importId));
         surveys.requireOpen(surveyId, observerId);
         Kept kept = own(surveyId, importId, observerId);
         if (!kept.state().equals("checked") || kept.problems() > 0) {
@@ -207,6 +216,7 @@ class ImportService {
     /** Asks whoever works on it to stop; nothing of it stays. */
     @Transactional
     public ImportDto stop(UUID surveyId, UUID importId, UUID observerId) {
+        turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.ENTRY, importId));
         own(surveyId, importId, observerId);
         jdbc.sql("update import_file set stop_asked = true where id = ?")
                 .param(importId)
@@ -221,6 +231,7 @@ class ImportService {
      */
     @Transactional
     public ImportDto takeBack(UUID surveyId, UUID importId, UUID observerId) {
+        turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.ENTRY, importId));
         surveys.requireOpen(surveyId, observerId);
         Kept kept = own(surveyId, importId, observerId);
         if (kept.state().equals("taken-back")) {
@@ -252,6 +263,7 @@ class ImportService {
     /** Forgets a file that was not stored, or the content of one that was. */
     @Transactional
     public void forget(UUID surveyId, UUID importId, UUID observerId) {
+        turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.ENTRY, importId));
         Kept kept = own(surveyId, importId, observerId);
         requireIdle(kept);
         boolean wasStored = kept.state().equals("stored") || kept.state().equals("taken-back");

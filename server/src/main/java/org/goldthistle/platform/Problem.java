@@ -92,12 +92,29 @@ public final class Problem extends RuntimeException {
         return new Problem(HttpStatus.TOO_MANY_REQUESTS, type, detail, List.of());
     }
 
-    /** 400: a NUL in a text. */
-    static Problem nothingInText() {
+    /** 400: a sign in a text that no text has, such as NUL. */
+    static Problem noText() {
         return new Problem(
                 HttpStatus.BAD_REQUEST,
                 "control-character",
-                "A text holds the character NUL, which no text has. Nothing was stored; take it out and send again.",
+                "A text holds a sign that no text has, such as NUL or half of a pair. Nothing was stored; take it out and"
+                        + " send again.",
+                List.of());
+    }
+
+    /** 429: more at once than there is room for. */
+    static Problem busy() {
+        return tooMany(
+                "busy",
+                "More was sent at once than the server works on. Nothing of this was stored; send it again in a moment.");
+    }
+
+    /** 408: sent more slowly than is waited for. */
+    static Problem tooSlow() {
+        return new Problem(
+                HttpStatus.REQUEST_TIMEOUT,
+                "too-slow",
+                "This came too slowly to be waited for. Nothing was stored; send it again when the network is better.",
                 List.of());
     }
 
@@ -109,6 +126,15 @@ public final class Problem extends RuntimeException {
                 "This is larger than " + mostBytes / 1024 + " kB, and no request of this kind needs that much. Nothing"
                         + " was stored; send less at once.",
                 List.of());
+    }
+
+    /** 503: the database does not answer. */
+    static ProblemDetail databaseAway() {
+        return detail(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "database-away",
+                "The database does not answer, so nothing can be looked up or stored just now. What you entered is kept on"
+                        + " your device and is sent once it answers again.");
     }
 
     ProblemDetail toDetail() {

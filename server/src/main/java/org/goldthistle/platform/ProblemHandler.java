@@ -9,7 +9,9 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.core.NestedExceptionUtils;
+import org.springframework.dao.ConcurrencyFailureException;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -17,6 +19,8 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.lang.Nullable;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -32,6 +36,28 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
     @ExceptionHandler(Problem.class)
     ProblemDetail problem(Problem problem) {
         return problem.toDetail();
+    }
+
+    /** Two wrote the same at one instant: the one that came second is told so, and finds the first when it looks. */
+    @ExceptionHandler({DataIntegrityViolationException.class, ConcurrencyFailureException.class})
+    ProblemDetail atOneInstant(RuntimeException collided) {
+        LOG.warn("two wrote the same at one instant", collided);
+        return Problem.detail(
+                HttpStatus.CONFLICT,
+                "at-one-instant",
+                "Somebody changed the same thing at the same moment. Nothing of this request was stored; look at it again,"
+                        + " then send it again if it is still wanted.");
+    }
+
+    /** The database does not answer; what was sent is still with who sent it. */
+    @ExceptionHandler({
+        DataAccessResourceFailureException.class,
+        CannotCreateTransactionException.class,
+        TransactionSystemException.class
+    })
+    ProblemDetail databaseAway(RuntimeException away) {
+        LOG.warn("the database does not answer: {}", away.getMessage());
+        return Problem.databaseAway();
     }
 
     @ExceptionHandler(RuntimeException.class)
@@ -50,10 +76,6 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
             HttpHeaders headers,
             HttpStatusCode status,
             WebRequest request) {
-        if (NestedExceptionUtils.getRootCause(unreadable) instanceof RequestLimits.Unread unread) {
-            ProblemDetail problem = unread.problem().toDetail();
-            return createResponseEntity(problem, headers, HttpStatusCode.valueOf(problem.getStatus()), request);
-        }
         return answer(
                 HttpStatus.BAD_REQUEST,
                 "unreadable",

@@ -7,16 +7,20 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Duration;
+import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import javax.sql.DataSource;
 import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
+import org.springframework.dao.DataAccessException;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
@@ -27,30 +31,57 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 @Component
 class NewsStream implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(NewsStream.class);
-    private static final Duration LISTENED_AT_ONCE = Duration.ofSeconds(15);
+    private static final Duration LISTENED_AT_ONCE = Duration.ofSeconds(10);
     private static final Duration BEFORE_TRYING_AGAIN = Duration.ofSeconds(2);
     private static final Duration OPEN_FOR = Duration.ofMinutes(30); // then the page opens it anew, if still signed in
 
     private final DataSource database;
     private final ObjectMapper json;
-    private final Map<UUID, Set<SseEmitter>> pages = new ConcurrentHashMap<>();
+    private final JdbcClient jdbc;
+    private final Map<UUID, Set<Page>> pages = new ConcurrentHashMap<>();
     private volatile Thread listener;
 
-    NewsStream(DataSource database, ObjectMapper json) {
+    NewsStream(DataSource database, JdbcClient jdbc, ObjectMapper json) {
         this.database = database;
+        this.jdbc = jdbc;
         this.json = json;
     }
 
-    /** A stream of the cases of a survey that change from now on. */
-    SseEmitter open(UUID surveyId) {
-        SseEmitter page = new SseEmitter(OPEN_FOR.toMillis());
-        Set<SseEmitter> all = pages.computeIfAbsent(surveyId, id -> ConcurrentHashMap.newKeySet());
+    /** A page that listens, and the id of the session that it was opened in. */
+    private record Page(SseEmitter stream, String session) {}
+
+    /** A stream of the cases of a survey that change from now on; it ends with the session that it was opened in. */
+    SseEmitter open(UUID surveyId, String session) {
+        SseEmitter stream = new SseEmitter(OPEN_FOR.toMillis());
+        Page page = new Page(stream, session);
+        Set<Page> all = pages.computeIfAbsent(surveyId, id -> ConcurrentHashMap.newKeySet());
         all.add(page);
-        page.onCompletion(() -> all.remove(page));
-        page.onTimeout(page::complete);
-        page.onError(gone -> all.remove(page));
+        stream.onCompletion(() -> all.remove(page));
+        stream.onTimeout(stream::complete);
+        stream.onError(gone -> all.remove(page));
         send(page, SseEmitter.event().comment("open"));
-        return page;
+        return stream;
+    }
+
+    /** Closes the streams whose sessions have ended, before anything is passed on. */
+    private void closeEnded() {
+        Set<String> open =
+                pages.values().stream().flatMap(Set::stream).map(Page::session).collect(Collectors.toSet());
+        if (open.isEmpty()) {
+            return;
+        }
+        Set<String> alive = new HashSet<>(
+                jdbc.sql("select session_id from spring_session where session_id = any(?)" + " and expiry_time > ?")
+                        .params(open.toArray(String[]::new), System.currentTimeMillis())
+                        .query(String.class)
+                        .list());
+        pages.values()
+                .forEach(all -> all.stream()
+                        .filter(page -> !alive.contains(page.session()))
+                        .forEach(page -> {
+                            all.remove(page);
+                            page.stream().complete();
+                        }));
     }
 
     private void listen() {
@@ -64,7 +95,7 @@ class NewsStream implements SmartLifecycle {
                     passOn(postgres.getNotifications((int) LISTENED_AT_ONCE.toMillis()));
                 }
                 statement.execute("unlisten *");
-            } catch (SQLException down) {
+            } catch (SQLException | DataAccessException down) {
                 LOG.warn("the news of reviews stand still, since the database does not answer", down);
                 rest();
             }
@@ -72,6 +103,7 @@ class NewsStream implements SmartLifecycle {
     }
 
     private void passOn(PGNotification[] heard) {
+        closeEnded();
         if (heard == null || heard.length == 0) {
             pages.values()
                     .forEach(all -> all.forEach(
@@ -97,9 +129,9 @@ class NewsStream implements SmartLifecycle {
         }
     }
 
-    private void send(SseEmitter page, SseEmitter.SseEventBuilder event) {
+    private void send(Page page, SseEmitter.SseEventBuilder event) {
         try {
-            page.send(event);
+            page.stream().send(event);
         } catch (IOException | IllegalStateException gone) {
             pages.values().forEach(all -> all.remove(page)); // the page was closed
         }
@@ -129,7 +161,7 @@ class NewsStream implements SmartLifecycle {
         if (was != null) {
             was.interrupt();
         }
-        pages.values().forEach(all -> all.forEach(SseEmitter::complete));
+        pages.values().forEach(all -> all.forEach(page -> page.stream().complete()));
         pages.clear();
     }
 

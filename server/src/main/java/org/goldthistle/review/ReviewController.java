@@ -1,6 +1,7 @@
 package org.goldthistle.review;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
@@ -40,9 +41,10 @@ class ReviewController {
     /** The ids of the cases of a survey as they change, as server-sent events. */
     @GetMapping(path = "/review/news", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     @ForObservers
-    SseEmitter news(@PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
+    SseEmitter news(
+            @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer, HttpSession session) {
         surveys.requireMember(surveyId, observer.id());
-        return news.open(surveyId);
+        return news.open(surveyId, session.getId());
     }
 
     /** A page of the queue. */

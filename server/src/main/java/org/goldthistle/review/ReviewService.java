@@ -14,6 +14,8 @@ import org.goldthistle.audit.Place;
 import org.goldthistle.call.SignedCall;
 import org.goldthistle.call.SignedCalls;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.Turn;
+import org.goldthistle.platform.Turns;
 import org.goldthistle.sight.Sights;
 import org.goldthistle.survey.SurveyedTree;
 import org.goldthistle.survey.TreeService;
@@ -32,6 +34,7 @@ class ReviewService {
     private final Sights sights;
     private final AuditTrail audit;
     private final News news;
+    private final Turns turns;
     private final JdbcClient jdbc;
     private final Clock clock;
 
@@ -44,6 +47,7 @@ class ReviewService {
             Sights sights,
             AuditTrail audit,
             News news,
+            Turns turns,
             JdbcClient jdbc,
             Clock clock) {
         this.cases = cases;
@@ -54,6 +58,7 @@ class ReviewService {
         this.sights = sights;
         this.audit = audit;
         this.news = news;
+        this.turns = turns;
         this.jdbc = jdbc;
         this.clock = clock;
     }
@@ -301,7 +306,8 @@ class ReviewService {
                 .param(caseId)
                 .query(UUID.class)
                 .optional()
-                .ifPresent(trees::oneAtATime);
+                .ifPresent(tree ->
+                        turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.TREE, tree)));
         return found(surveyId, caseId);
     }
 

@@ -20,6 +20,11 @@ class Memberships implements SurveyMemberships {
     }
 
     @Override
+    public boolean isFor(UUID observerId, UUID leadId) {
+        return surveys.isFor(observerId, leadId);
+    }
+
+    @Override
     public void add(List<UUID> surveyIds, UUID newcomer, UUID letInBy) {
         surveys.addMember(surveyIds, newcomer, letInBy);
     }

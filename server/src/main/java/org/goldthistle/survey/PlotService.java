@@ -18,6 +18,8 @@ import org.goldthistle.core.Refusals;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.core.plot.PlotGround;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.Turn;
+import org.goldthistle.platform.Turns;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -31,6 +33,7 @@ public class PlotService {
     private final TreeRepository trees;
     private final SurveyService surveys;
     private final AuditTrail audit;
+    private final Turns turns;
     private final JdbcClient jdbc;
     private final Clock clock;
 
@@ -39,12 +42,14 @@ public class PlotService {
             TreeRepository trees,
             SurveyService surveys,
             AuditTrail audit,
+            Turns turns,
             JdbcClient jdbc,
             Clock clock) {
         this.plots = plots;
         this.trees = trees;
         this.surveys = surveys;
         this.audit = audit;
+        this.turns = turns;
         this.jdbc = jdbc;
         this.clock = clock;
     }
@@ -67,6 +72,10 @@ public class PlotService {
     }
 
     private PlotDto saved(UUID surveyId, UUID plotId, UUID observerId, PlotBody asked, Instant at) {
+        turns.take(
+                Turn.beside(Turn.Thing.SURVEY, surveyId),
+                Turn.alone(Turn.Thing.PLOTS, surveyId), // so that no two get the same code
+                Turn.alone(Turn.Thing.PLOT, plotId));
         Survey survey = surveys.open(surveyId, observerId);
         Optional<Plot> there = plots.findById(plotId);
         refuseUnfit(survey, plotId, asked);
@@ -104,6 +113,7 @@ public class PlotService {
      */
     @Transactional
     public void close(UUID surveyId, UUID plotId, UUID observerId, boolean closed) {
+        turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.PLOT, plotId));
         surveys.open(surveyId, observerId);
         Plot plot = plot(surveyId, plotId);
         if (closed == (plot.closedAt() != null)) {
@@ -173,17 +183,23 @@ public class PlotService {
         if (!plot.hasPosition()) {
             blockers.add(new Refusal("position", "no position of the plot", "one before it is closed"));
         }
-        blockers.addAll(jdbc.sql("select tag, stands_as, come_back_month from tree where plot_id = ?"
-                        + " and stands_as in ('open', 'come-back') and clone_of is null order by tag")
+        blockers.addAll(jdbc.sql(
+                        "select tag, stands_as, come_back_month, shown_to is not null as awaited from tree where plot_id = ?"
+                                + " and (stands_as in ('open', 'come-back') or shown_to is not null)"
+                                + " and clone_of is null order by tag")
                 .param(plot.id())
-                .query((row, i) -> row.getString("stands_as").equals("open")
-                        ? new Refusal("tree " + row.getInt("tag"), "no signature", "a signed call, or a plain taxon")
-                        : new Refusal(
-                                "tree " + row.getInt("tag"),
-                                "to come back in "
-                                        + Month.of(row.getInt("come_back_month"))
-                                                .getDisplayName(TextStyle.FULL, Locale.UK),
-                                "another visit, or the group only"))
+                .query((row, i) -> row.getBoolean("awaited")
+                        ? new Refusal(
+                                "tree " + row.getInt("tag"), "a review that waits", "a blind reading of it on the plot")
+                        : row.getString("stands_as").equals("open")
+                                ? new Refusal(
+                                        "tree " + row.getInt("tag"), "no signature", "a signed call, or a plain taxon")
+                                : new Refusal(
+                                        "tree " + row.getInt("tag"),
+                                        "to come back in "
+                                                + Month.of(row.getInt("come_back_month"))
+                                                        .getDisplayName(TextStyle.FULL, Locale.UK),
+                                        "another visit, or the group only"))
                 .list());
         if (!blockers.isEmpty()) {
             throw Problem.unfit(

@@ -19,6 +19,8 @@ import org.goldthistle.core.sheet.School;
 import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.Turn;
+import org.goldthistle.platform.Turns;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -29,14 +31,21 @@ public class SurveyService {
     private final LibraryService library;
     private final AccountService accounts;
     private final AuditTrail audit;
+    private final Turns turns;
     private final Clock clock;
 
     SurveyService(
-            SurveyRepository surveys, LibraryService library, AccountService accounts, AuditTrail audit, Clock clock) {
+            SurveyRepository surveys,
+            LibraryService library,
+            AccountService accounts,
+            AuditTrail audit,
+            Turns turns,
+            Clock clock) {
         this.surveys = surveys;
         this.library = library;
         this.accounts = accounts;
         this.audit = audit;
+        this.turns = turns;
         this.clock = clock;
     }
 
@@ -53,6 +62,7 @@ public class SurveyService {
      */
     @Transactional
     SurveyDto save(UUID surveyId, UUID observerId, SurveySettings asked) {
+        turns.take(Turn.alone(Turn.Thing.SURVEY, surveyId));
         refuseUnfit(asked);
         Optional<Survey> there = surveys.findById(surveyId);
         if (there.isEmpty()) {
@@ -60,7 +70,7 @@ public class SurveyService {
         }
         Survey survey = open(surveyId, observerId);
         SurveySettings before = survey.settings();
-        if (before.equals(asked.unversioned())) {
+        if (before.equals(asked.unversioned()) || asked.version() == null && before.equals(asked.with(observerId))) {
             return SurveyDto.of(survey);
         }
         if (!Objects.equals(asked.version(), survey.version())) {
@@ -101,6 +111,7 @@ public class SurveyService {
     /** Closes a survey, which is read-only from then on, or opens it again. */
     @Transactional
     public void close(UUID surveyId, UUID observerId, boolean closed) {
+        turns.take(Turn.alone(Turn.Thing.SURVEY, surveyId));
         Survey survey = belongsTo(surveyId, observerId);
         if (closed == (survey.closedAt() != null)) {
             return;
@@ -128,11 +139,19 @@ public class SurveyService {
     @Transactional
     public void addMember(List<UUID> surveyIds, UUID newcomer, UUID letInBy) {
         for (UUID id : surveyIds) {
+            turns.take(Turn.alone(Turn.Thing.SURVEY, id));
             if (surveys.isMember(id, letInBy)) {
                 surveys.getReferenceById(id).addMember(newcomer);
                 audit.note(Optional.of(letInBy), "added a member", Place.survey(id), null, newcomer);
             }
         }
+    }
+
+    /** Whether a lead answers for an observer: they share a survey, or the observer belongs to none. */
+    @Transactional(readOnly = true)
+    public boolean isFor(UUID observerId, UUID leadId) {
+        List<Survey> theirs = surveys.findOf(observerId);
+        return theirs.isEmpty() || theirs.stream().anyMatch(survey -> surveys.isMember(survey.id(), leadId));
     }
 
     /** What surveys that an observer belongs to allow and ask, by survey. */

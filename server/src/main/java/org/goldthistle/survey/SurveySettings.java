@@ -11,6 +11,7 @@ import jakarta.validation.constraints.Positive;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.lang.Nullable;
 
 /**
@@ -59,6 +60,15 @@ public record SurveySettings(
 
     /** The same without its version, to compare what is set. */
     SurveySettings unversioned() {
+        return of(members.stream());
+    }
+
+    /** The same with one more member. */
+    SurveySettings with(UUID member) {
+        return of(Stream.concat(members.stream(), Stream.of(member)));
+    }
+
+    private SurveySettings of(Stream<UUID> who) {
         return new SurveySettings(
                 name.strip(),
                 district.strip(),
@@ -74,7 +84,7 @@ public record SurveySettings(
                 laboratoryUsed,
                 plainShare,
                 area,
-                members.stream().sorted().toList(),
+                who.distinct().sorted().toList(),
                 records.stream().sorted().toList(),
                 null);
     }

@@ -3,6 +3,7 @@ package org.goldthistle.survey;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -14,6 +15,8 @@ import org.goldthistle.audit.Place;
 import org.goldthistle.core.Refusals;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.Turn;
+import org.goldthistle.platform.Turns;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -30,6 +33,7 @@ public class TreeService {
     private final SurveyService surveys;
     private final TreeCalls calls;
     private final AuditTrail audit;
+    private final Turns turns;
     private final JdbcClient jdbc;
     private final EntityManager entities;
     private final Clock clock;
@@ -40,6 +44,7 @@ public class TreeService {
             SurveyService surveys,
             TreeCalls calls,
             AuditTrail audit,
+            Turns turns,
             JdbcClient jdbc,
             EntityManager entities,
             Clock clock) {
@@ -48,6 +53,7 @@ public class TreeService {
         this.surveys = surveys;
         this.calls = calls;
         this.audit = audit;
+        this.turns = turns;
         this.jdbc = jdbc;
         this.entities = entities;
         this.clock = clock;
@@ -62,6 +68,25 @@ public class TreeService {
     public SurveyedTree tree(UUID surveyId, UUID treeId, UUID observerId) {
         surveys.requireMember(surveyId, observerId);
         return found(surveyId, treeId).surveyed();
+    }
+
+    /**
+     * A tree that is about to be written to, once survey and plot are being neither closed nor opened and whoever else
+     * takes the same turns is done.
+     *
+     * @throws Problem if the observer does not belong to the survey, the tree does not, or survey or plot are closed
+     */
+    @Transactional
+    public SurveyedTree openForWriting(UUID surveyId, UUID treeId, UUID observerId, Turn... more) {
+        List<Turn> all = new ArrayList<>(List.of(more));
+        all.add(Turn.beside(Turn.Thing.SURVEY, surveyId));
+        all.add(Turn.beside(Turn.Thing.PLOT, plotOf(treeId)));
+        turns.take(all.toArray(Turn[]::new));
+        surveys.requireMember(surveyId, observerId);
+        Tree tree = found(surveyId, treeId);
+        SurveyService.requireNotClosed(tree.plot().survey().rules().closed());
+        PlotService.requireOpen(tree.plot());
+        return tree.surveyed();
     }
 
     /** A tree without asking for whom; for what the application does by itself. */
@@ -88,9 +113,12 @@ public class TreeService {
     }
 
     private TreeDto saved(UUID surveyId, UUID plotId, UUID treeId, UUID observerId, TreeBody asked, Instant at) {
+        turns.take(
+                Turn.beside(Turn.Thing.SURVEY, surveyId),
+                Turn.alone(Turn.Thing.PLOT, plotId), // so that no two stems get the same tag
+                Turn.alone(Turn.Thing.ENTRY, treeId));
         surveys.open(surveyId, observerId);
         Plot plot = plots.plot(surveyId, plotId);
-        oneAfterTheOther(plotId);
         Optional<Tree> there = trees.findById(treeId);
         if (there.isPresent()) {
             return changed(plot, there.get(), observerId, asked);
@@ -142,6 +170,11 @@ public class TreeService {
      */
     @Transactional
     void remove(UUID surveyId, UUID treeId, UUID observerId) {
+        surveys.requireMember(surveyId, observerId);
+        turns.take(
+                Turn.beside(Turn.Thing.SURVEY, surveyId),
+                Turn.alone(Turn.Thing.PLOT, plotOf(treeId)),
+                Turn.alone(Turn.Thing.ENTRY, treeId));
         surveys.open(surveyId, observerId);
         Tree tree = found(surveyId, treeId);
         PlotService.requireOpen(tree.plot());
@@ -174,15 +207,6 @@ public class TreeService {
         jdbc.sql("update tree set stands_as = ?, stands_name = ?, come_back_month = ?, reviewed = false where id = ?")
                 .params(standsAs, name, comeBackMonth, treeId)
                 .update();
-    }
-
-    /**
-     * Waits until nobody else signs or decides this tree, for as long as the transaction lasts. To be called before
-     * anything of it is written, so that two never wait for each other.
-     */
-    @Transactional
-    public void oneAtATime(UUID treeId) {
-        lock(treeId);
     }
 
     /** Notes that what a tree stands as was settled by a review. */
@@ -277,15 +301,11 @@ public class TreeService {
         return new Place(tree.plot().survey().id(), tree.plot().id(), tree.id());
     }
 
-    /** The trees of a plot are recorded one after the other, so that no two get the same tag. */
-    private void oneAfterTheOther(UUID plotId) {
-        lock(plotId);
-    }
-
-    private void lock(UUID id) {
-        jdbc.sql("select 1 from pg_advisory_xact_lock(?)")
-                .param(id.getMostSignificantBits() ^ id.getLeastSignificantBits())
-                .query(Integer.class)
-                .single();
+    private UUID plotOf(UUID treeId) {
+        return jdbc.sql("select plot_id from tree where id = ?")
+                .param(treeId)
+                .query(UUID.class)
+                .optional()
+                .orElse(treeId); // there is no such tree, which is told when it is looked for
     }
 }

@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Consumer;
 import org.goldthistle.Caller;
 import org.goldthistle.ServerTest;
 import org.junit.jupiter.api.Test;
@@ -158,6 +160,117 @@ class PeopleTest extends ServerTest {
         guest.put("/api/welcome", Map.of("token", token, "passphrase", CHOSEN)).expect(204); // the link is not used up
     }
 
+    @Test
+    void a_common_passphrase_is_refused_however_long() {
+        String token = invite(signedIn("Treecreeper"), "Ouzel Cock", "crew");
+        Caller guest = guest(token);
+
+        for (String common :
+                List.of("password123456", "qwertyuiop1234", "Ouzel Cock goldthistle", "abcdefghijklmnop")) {
+            guest.put("/api/welcome", Map.of("token", token, "passphrase", common))
+                    .expectProblem(422, "plain-passphrase");
+        }
+    }
+
+    @Test
+    void a_call_sign_is_of_one_script_and_unlike_others() {
+        Caller lead = signedIn("Treecreeper");
+
+        for (String alike : List.of("Dıpper", "Dipper\u200B", " dipper ", "Ｄipper", "Wreп")) {
+            assertThat(invitation(lead, alike).status()).as(alike).isIn(409, 422);
+        }
+        invitation(lead, "Dipp\u0435r").expectProblem(422, "unfit-call-sign"); // a Cyrillic letter among Latin ones
+        invitation(lead, "\u200B\u200B").expectProblem(422, "unfit-call-sign");
+        invitation(lead, "Bluethroаt").expectProblem(422, "unfit-call-sign");
+        invitation(lead, "Сойка").expect(200);
+        invitation(lead, "  Blue   throat ").expect(200);
+        assertThat(lead.get("/api/people").expect(200).path("invitations").findValuesAsText("callSign"))
+                .contains("Blue throat");
+    }
+
+    @Test
+    void a_lead_answers_for_those_of_their_own_surveys_alone() {
+        Caller lead = signedIn("Treecreeper");
+        Caller other = newcomer(lead, "Brambling", "lead");
+        UUID apart = UUID.randomUUID();
+        changeMembers(lead, members -> members.remove(idOf(lead, "Brambling")));
+        String wren = "/api/people/" + demoId("observer Wren");
+
+        other.put(wren + "/resets/" + UUID.randomUUID(), Map.of()).expectProblem(403, "not-your-crew");
+        other.put(wren + "/role", Map.of("role", "lead")).expectProblem(403, "not-your-crew");
+        other.put(wren + "/disabled", Map.of("disabled", true)).expectProblem(403, "not-your-crew");
+        invite(lead, apart, "Hawfinch", "crew");
+        other.delete("/api/people/invitations/" + apart).expectProblem(403, "not-yours");
+        assertThat(other.get("/api/people").expect(200).path("invitations")).isEmpty();
+        lead.put(
+                        "/api/people/invitations/" + apart,
+                        Map.of("callSign", "Goldcrest", "role", "lead", "surveyIds", List.of()))
+                .expectProblem(409, "id-taken");
+        lead.put("/api/people/" + idOf(lead, "Brambling") + "/role", Map.of("role", "crew"))
+                .expect(200); // who belongs to no survey is anybody's
+    }
+
+    @Test
+    void a_replaced_passphrase_is_told_and_marks_what_is_signed_within_the_hour() {
+        Caller lead = signedIn("Treecreeper");
+        newcomer(lead, "Fieldfare", "crew");
+        String token = lead.put("/api/people/" + idOf(lead, "Fieldfare") + "/resets/" + UUID.randomUUID(), Map.of())
+                .expect(200)
+                .path("token")
+                .asText();
+        guest(token)
+                .put("/api/welcome", Map.of("token", token, "passphrase", "another-one-entirely"))
+                .expect(204);
+        Caller fieldfare = stranger();
+
+        JsonNode told = fieldfare.signIn("Fieldfare", "another-one-entirely").expect(200);
+
+        assertThat(told.path("notices").toString()).contains("by a link that Treecreeper made");
+        UUID tree = UUID.randomUUID();
+        plant(fieldfare, UUID.randomUUID(), tree, "birches");
+        String signatures = surveyPath() + "/trees/" + tree + "/determinations/";
+        assertThat(fieldfare
+                        .put(signatures + UUID.randomUUID(), signature("group"))
+                        .expect(200)
+                        .at("/determinations/0/soonAfterReset")
+                        .asBoolean())
+                .isTrue();
+        later(Duration.ofMinutes(61));
+        assertThat(fieldfare
+                        .put(signatures + UUID.randomUUID(), signature("group"))
+                        .expect(200)
+                        .at("/determinations/0/soonAfterReset")
+                        .asBoolean())
+                .isFalse();
+    }
+
+    @Test
+    void sessions_lie_still_for_as_long_as_the_leads_say() {
+        Caller lead = signedIn("Treecreeper");
+        Caller wren = signedIn("Wren");
+
+        lead.put("/api/people/idle-limit", Map.of("minutes", 2)).expectProblem(422, "unfit-idle-limit");
+        lead.put("/api/people/idle-limit", Map.of("minutes", 30)).expect(200);
+
+        jdbc.sql("update spring_session set last_access_time = last_access_time - 31 * 60000,"
+                        + " expiry_time = expiry_time - 31 * 60000 where principal_name = ?")
+                .param(demoId("observer Wren").toString())
+                .update();
+        wren.get("/api/surveys").expectProblem(401, "not-signed-in");
+        lead.put("/api/people/idle-limit", Map.of("minutes", 720)).expect(200);
+    }
+
+    private static void changeMembers(Caller lead, Consumer<List<String>> change) {
+        changeSurvey(lead, settings -> {
+                    List<String> members = new ArrayList<>();
+                    settings.path("members").forEach(one -> members.add(one.asText()));
+                    change.accept(members);
+                    settings.putArray("members");
+                    members.forEach(settings.withArray("members")::add);
+                })
+                .expect(200);
+    }
+
     private Caller newcomer(Caller lead, String callSign, String role) {
         String token = invite(lead, callSign, role);
         guest(token)
@@ -186,6 +299,12 @@ class PeopleTest extends ServerTest {
 
     private static String invite(Caller lead, String callSign, String role) {
         return invite(lead, UUID.randomUUID(), callSign, role);
+    }
+
+    private static Caller.Answer invitation(Caller lead, String callSign) {
+        return lead.put(
+                "/api/people/invitations/" + UUID.randomUUID(),
+                Map.of("callSign", callSign, "role", "crew", "surveyIds", List.of()));
     }
 
     private static String invite(Caller lead, UUID id, String callSign, String role) {

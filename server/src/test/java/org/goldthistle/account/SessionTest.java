@@ -52,10 +52,53 @@ class SessionTest extends ServerTest {
             guesser.signIn("Treecreeper", "guess " + i).expectProblem(401, "wrong-passphrase");
         }
 
-        guesser.signIn("Treecreeper", PASSPHRASE).expectProblem(429, "locked-out");
+        stranger().signIn("Treecreeper", PASSPHRASE).expectProblem(429, "locked-out");
         later(Duration.ofSeconds(31));
 
         guesser.signIn("Treecreeper", PASSPHRASE).expect(200);
+    }
+
+    @Test
+    void a_device_that_was_signed_in_on_is_not_kept_out_by_a_guesser_and_is_told_of_them() {
+        Caller own = signedIn("Nuthatch");
+        own.delete("/api/session").expect(204);
+        Caller guesser = stranger();
+        for (int i = 0; i < 7; i++) {
+            guesser.signIn("Nuthatch", "guess " + i);
+        }
+
+        stranger().signIn("Nuthatch", PASSPHRASE).expectProblem(429, "locked-out");
+        var told = own.signIn("Nuthatch", PASSPHRASE).expect(200);
+
+        assertThat(told.path("notices").toString()).contains("tried to sign in as Nuthatch", "5 times");
+        own.delete("/api/session").expect(204);
+        assertThat(own.signIn("Nuthatch", PASSPHRASE).expect(200).path("notices"))
+                .isEmpty();
+        jdbc.sql("delete from sign_in_guard").update(); // other tests sign in from this address too
+    }
+
+    @Test
+    void a_session_ends_after_a_month_however_often_it_was_used() {
+        Caller wren = signedIn("Wren");
+        wren.get("/api/surveys").expect(200);
+
+        jdbc.sql("update spring_session set creation_time = creation_time - 31::bigint * 86400000"
+                        + " where principal_name = (select cast(id as text) from observer where call_sign = 'Wren')")
+                .update();
+
+        wren.get("/api/surveys").expectProblem(401, "not-signed-in");
+    }
+
+    @Test
+    void a_broken_cookie_is_no_session_and_breaks_nothing() {
+        for (String broken : List.of("AGFi", "not base64!", "%00", "Jyc7LS0=", "x".repeat(4000))) {
+            Caller caller = stranger();
+            caller.get("/api/session").expect(204);
+            assertThat(caller.getWithCookie("/api/surveys", "goldthistle=" + broken)
+                            .status())
+                    .as(broken)
+                    .isIn(400, 401);
+        }
     }
 
     @Test

@@ -104,6 +104,15 @@ class SightTest extends TreeUnderReview {
         for (String other : List.of("Dipper", "Wren", "Nuthatch", "Treecreeper")) {
             signedIn(other).get(casePath(row)).expect(200);
         }
+        // whom other tests have let into the survey
+        jdbc.sql(
+                        "insert into sight (observer_id, scope, trees, seen_at) select m.observer_id, 'case', array[:tree]::uuid[],"
+                                + " now() from survey_member m where m.survey_id = :survey and not exists (select 1 from sight v"
+                                + " where v.observer_id = m.observer_id and :tree = any(v.trees)) and not exists (select 1"
+                                + " from determination d where d.observer_id = m.observer_id and d.tree_id = :tree)")
+                .param("tree", tree)
+                .param("survey", demoId("survey Tarnholt"))
+                .update();
 
         JsonNode asked = redpoll.put(
                         decision(row),

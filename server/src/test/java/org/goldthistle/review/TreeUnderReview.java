@@ -14,15 +14,15 @@ import org.goldthistle.ServerTest;
 import org.junit.jupiter.api.BeforeEach;
 
 /** A bird cherry in a plot of its own, and what readers and reviewers do to it. */
-abstract class TreeUnderReview extends ServerTest {
+public abstract class TreeUnderReview extends ServerTest {
     /** What the first reader made of the tree; none of it may reach whoever reads it blind. */
-    static final List<String> WORDS = List.of("a collar on every fruit", "twig of the second branch");
+    protected static final List<String> WORDS = List.of("a collar on every fruit", "twig of the second branch");
 
-    static final List<String> SECRETS = List.of(WORDS.get(0), WORDS.get(1), "serotina", "black cherry");
+    protected static final List<String> SECRETS = List.of(WORDS.get(0), WORDS.get(1), "serotina", "black cherry");
 
-    final UUID plot = UUID.randomUUID();
+    protected final UUID plot = UUID.randomUUID();
 
-    UUID tree;
+    protected UUID tree;
 
     @BeforeEach
     void a_tree_of_its_own() {
@@ -30,7 +30,7 @@ abstract class TreeUnderReview extends ServerTest {
         plant(signedIn("Siskin"), plot, tree, "bird-cherries");
     }
 
-    JsonNode rowOf(Caller caller) {
+    protected JsonNode rowOf(Caller caller) {
         for (int from = 0; ; from += 30) {
             JsonNode page = caller.get(surveyPath() + "/review?from=" + from).expect(200);
             for (JsonNode row : page.path("rows")) {
@@ -42,15 +42,15 @@ abstract class TreeUnderReview extends ServerTest {
         }
     }
 
-    static String casePath(JsonNode row) {
+    protected static String casePath(JsonNode row) {
         return surveyPath() + "/review/" + row.path("id").asText();
     }
 
-    static String decision(JsonNode row) {
+    protected static String decision(JsonNode row) {
         return casePath(row) + "/decisions/" + UUID.randomUUID();
     }
 
-    static Map<String, Object> decision(String outcome, JsonNode table, String reasons, int stands) {
+    protected static Map<String, Object> decision(String outcome, JsonNode table, String reasons, int stands) {
         return Map.of(
                 "outcome",
                 outcome,
@@ -62,12 +62,12 @@ abstract class TreeUnderReview extends ServerTest {
                 table.path("version").asInt());
     }
 
-    String treePath() {
+    protected String treePath() {
         return surveyPath() + "/trees/" + tree;
     }
 
     /** Reads what settles a bird cherry, and signs. */
-    void sign(Caller caller, String outcome, String taxon) {
+    protected void sign(Caller caller, String outcome, String taxon) {
         List<String> ids = new ArrayList<>();
         for (JsonNode one : caller.get(treePath() + "/bench").expect(200).path("readings")) {
             ids.add(one.path("id").asText());
@@ -86,7 +86,7 @@ abstract class TreeUnderReview extends ServerTest {
     }
 
     /** The signature of somebody who has read the tree as a black cherry, before it is sent. */
-    Map<String, Object> signature(Caller caller) {
+    protected Map<String, Object> signature(Caller caller) {
         List<String> ids = new ArrayList<>();
         read(caller, "fruit-collar", "star-collar");
         read(caller, "midrib-hairs", "rusty-fringe");
@@ -96,7 +96,7 @@ abstract class TreeUnderReview extends ServerTest {
         return signature("taxon", "serotina", ids);
     }
 
-    static Map<String, Object> signature(String outcome, String taxon, List<String> readingIds) {
+    protected static Map<String, Object> signature(String outcome, String taxon, List<String> readingIds) {
         Map<String, Object> signed = new HashMap<>();
         signed.put("outcome", outcome);
         if (taxon != null) {
@@ -110,7 +110,7 @@ abstract class TreeUnderReview extends ServerTest {
         return signed;
     }
 
-    JsonNode read(Caller caller, String character, String state) {
+    protected JsonNode read(Caller caller, String character, String state) {
         return caller.put(
                         treePath() + "/readings/" + UUID.randomUUID(),
                         Map.of(

@@ -1,0 +1,148 @@
+package org.goldthistle.race;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+
+/** Surveys, plots and trees, twice at one instant. */
+class SurveyRaceTest extends RaceCase {
+    @Override
+    List<Race> races() {
+        List<Race> all = new ArrayList<>();
+        surveys(all);
+        plotsAndTrees(all);
+        return all;
+    }
+
+    private void surveys(List<Race> all) {
+        String put = "PUT /api/surveys/{surveyId}";
+        all.add(new Race(put, "one id by two leads' pages", () -> {
+            String path = "/api/surveys/" + UUID.randomUUID();
+            return same(() -> lead.put(path, settings()), BOTH);
+        }));
+        all.add(new Race(put, "two changes of one version", () -> {
+            String path = newSurvey();
+            int version = lead.get("/api/surveys").expect(200).findParents("id").stream()
+                    .filter(one -> path.endsWith(one.path("id").asText()))
+                    .mapToInt(one -> one.path("version").asInt())
+                    .findFirst()
+                    .orElseThrow();
+            return new Round(
+                    () -> lead.put(path, changed(version, "Reedham")),
+                    () -> lead.put(path, changed(version, "Sallowby")),
+                    ONE);
+        }));
+        all.add(new Race("PUT /api/surveys/{surveyId}/closed", "closed while a plot is recorded", () -> {
+            String path = newSurvey();
+            UUID plot = UUID.randomUUID();
+            return new Round(
+                    () -> lead.put(path + "/closed", Map.of("closed", true)),
+                    () -> lead.put(path + "/plots/" + plot, plot("Kettle 1")),
+                    (one, other) -> {
+                        one.expect(200);
+                        assertThat(other.status()).isIn(200, 409);
+                        lead.put(path + "/plots/" + UUID.randomUUID(), plot("Kettle 2"))
+                                .expectProblem(409, "survey-closed");
+                    });
+        }));
+    }
+
+    private String newSurvey() {
+        String path = "/api/surveys/" + UUID.randomUUID();
+        lead.put(path, settings()).expect(200);
+        return path;
+    }
+
+    private static ObjectNode settings() {
+        return JsonNodeFactory.instance
+                .objectNode()
+                .put("name", "Reed round")
+                .put("district", "Tarnholt")
+                .put("season", 2026)
+                .put("defaultTier", "record")
+                .put("controlUsed", false)
+                .put("woundingAllowed", false)
+                .put("laboratoryUsed", true)
+                .put("photoPositionKept", false)
+                .put("plainShare", 0.05)
+                .<ObjectNode>set("groups", empty())
+                .<ObjectNode>set("records", empty())
+                .set("members", empty());
+    }
+
+    private static ArrayNode empty() {
+        return JsonNodeFactory.instance.arrayNode();
+    }
+
+    private ObjectNode changed(int version, String name) {
+        ObjectNode settings = settings();
+        settings.putArray("members").add(demoId("observer Treecreeper").toString());
+        return settings.put("name", name).put("version", version);
+    }
+
+    private void plotsAndTrees(List<Race> all) {
+        String put = "PUT /api/surveys/{surveyId}/plots/{plotId}";
+        all.add(new Race(put, "one id by two", () -> {
+            String path = surveyPath() + "/plots/" + UUID.randomUUID();
+            String code = "Wrack " + UUID.randomUUID();
+            return new Round(() -> siskin.put(path, plot(code)), () -> dipper.put(path, plot(code)), BOTH);
+        }));
+        all.add(new Race(put, "one code by two", () -> {
+            String code = "Wrack " + UUID.randomUUID();
+            return new Round(
+                    () -> siskin.put(surveyPath() + "/plots/" + UUID.randomUUID(), plot(code)),
+                    () -> dipper.put(surveyPath() + "/plots/" + UUID.randomUUID(), plot(code)),
+                    ONE);
+        }));
+        all.add(new Race("PUT /api/surveys/{surveyId}/plots/{plotId}/closed", "closed while a stem is recorded", () -> {
+            String path = newPlot();
+            return new Round(
+                    () -> siskin.put(path + "/closed", Map.of("closed", true)),
+                    () -> dipper.put(path + "/trees/" + UUID.randomUUID(), stem(1)),
+                    (one, other) -> assertThat(List.of(one.status(), other.status()))
+                            .isIn(List.of(200, 409), List.of(422, 200))); // a stem that is open keeps it open
+        }));
+        all.add(new Race("PUT /api/surveys/{surveyId}/plots/{plotId}/closed", "closed while a stem is read", () -> {
+            String path = newPlot();
+            UUID stem = UUID.randomUUID();
+            siskin.put(path + "/trees/" + stem, stem(1)).expect(200);
+            siskin.put(trees(stem) + "/determinations/" + UUID.randomUUID(), signature("group"))
+                    .expect(200);
+            return new Round(
+                    () -> siskin.put(path + "/closed", Map.of("closed", true)),
+                    () -> dipper.put(trees(stem) + "/readings/" + UUID.randomUUID(), reading()),
+                    (one, other) -> {
+                        one.expect(200);
+                        assertThat(other.status()).isIn(200, 409);
+                        dipper.put(trees(stem) + "/readings/" + UUID.randomUUID(), reading())
+                                .expectProblem(409, "plot-closed");
+                    });
+        }));
+        String tree = "PUT /api/surveys/{surveyId}/plots/{plotId}/trees/{treeId}";
+        all.add(new Race(tree, "one tag by two", () -> {
+            String path = newPlot() + "/trees/";
+            return new Round(
+                    () -> siskin.put(path + UUID.randomUUID(), stem(3)),
+                    () -> dipper.put(path + UUID.randomUUID(), stem(3)),
+                    ONE);
+        }));
+        all.add(new Race(tree, "one id by two", () -> {
+            String path = newPlot() + "/trees/" + UUID.randomUUID();
+            return new Round(() -> siskin.put(path, stem(3)), () -> dipper.put(path, stem(3)), BOTH);
+        }));
+        all.add(new Race("DELETE /api/surveys/{surveyId}/trees/{treeId}", "struck while it is read", () -> {
+            UUID stem = newStem();
+            return new Round(
+                    () -> siskin.delete(trees(stem)),
+                    () -> dipper.put(trees(stem) + "/readings/" + UUID.randomUUID(), reading()),
+                    (one, other) -> assertThat(List.of(one.status(), other.status()))
+                            .isIn(List.of(204, 404), List.of(422, 200)));
+        }));
+    }
+}
