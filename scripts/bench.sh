@@ -78,9 +78,9 @@ server_megabytes() { echo $(($(ps -o rss= -p "$(cat "$STATE/bench.pid")") / 1024
 measure_lists() {
   local surveys next=1
   say "measuring a survey of 100,000 trees and 20,000 calls (some minutes)"
-  export PGHOST=127.0.0.1 PGUSER=$PG_ROLE PGDATABASE=goldthistle_bench PGPORT
+  export PGHOST=127.0.0.1 PGUSER=$PG_OWNER PGDATABASE=goldthistle_bench PGPORT
   PGPORT=$(pg_port $CLUSTER)
-  PGPASSWORD=$(cat "$(pg_home $CLUSTER)/role.pass")
+  PGPASSWORD=$(cat "$(pg_home $CLUSTER)/owner.pass")
   export PGPASSWORD
   : >"$1/lists.md"
   for surveys in 1 10; do

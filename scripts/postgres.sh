@@ -3,7 +3,8 @@
 # A cluster NAME has its settings in .goldthistle/NAME and its data there too; where the unprivileged account
 # that the server needs under root cannot reach that folder, the data lies in /var/lib/goldthistle instead.
 
-PG_ROLE=goldthistle
+PG_ROLE=goldthistle        # what the application works under: rows, and no more
+PG_OWNER=goldthistle_owner # what migrates: the tables are its own
 
 pg_home() { echo "$STATE/$1"; }
 pg_data_home() { if [[ -s $(pg_home "$1")/elsewhere ]]; then cat "$(pg_home "$1")/elsewhere"; else pg_home "$1"; fi; }
@@ -56,7 +57,6 @@ pg_create() {
   home=$(pg_home "$name")
   data=$(pg_data "$name")
   keep_secret "$home/admin.pass" "$(random_word 16)"
-  keep_secret "$home/role.pass" "$(random_word 16)"
   rm -rf "$data" # an earlier attempt that was cut short
   mkdir -p "$data"
   passwords=$(mktemp)
@@ -115,16 +115,27 @@ free_high_port() {
   die "no free port between 20000 and 32000"
 }
 
-# pg_database NAME DATABASE [fresh]: makes the role and the database if need be; "fresh" makes it anew
+# pg_role NAME ROLE PASSWORD_FILE: makes a role if need be
+pg_role() {
+  local name=$1 role=$2 file
+  file=$(pg_home "$name")/$3
+  keep_secret "$file" "$(random_word 16)"
+  if [[ $(pg_sql "$name" postgres -tAc "select 1 from pg_roles where rolname = '$role'") != 1 ]]; then
+    pg_sql "$name" postgres -c "create role $role login password '$(cat "$file")'"
+  fi
+}
+
+# pg_database NAME DATABASE [fresh]: makes the roles and the database if need be; "fresh" makes it anew
 pg_database() {
   local name=$1 database=$2
-  if [[ $(pg_sql "$name" postgres -tAc "select 1 from pg_roles where rolname = '$PG_ROLE'") != 1 ]]; then
-    pg_sql "$name" postgres -c "create role $PG_ROLE login password '$(cat "$(pg_home "$name")/role.pass")'"
-  fi
+  pg_role "$name" $PG_ROLE role.pass
+  pg_role "$name" $PG_OWNER owner.pass
   if [[ ${3:-} == fresh ]]; then pg_sql "$name" postgres -c "drop database if exists $database with (force)" 2>/dev/null; fi
   if [[ $(pg_sql "$name" postgres -tAc "select 1 from pg_database where datname = '$database'") != 1 ]]; then
-    pg_sql "$name" postgres -c "create database $database owner $PG_ROLE"
+    pg_sql "$name" postgres -c "create database $database owner $PG_OWNER"
   fi
+  # what an earlier version made belonged to the application itself
+  pg_sql "$name" "$database" -c "reassign owned by $PG_ROLE to $PG_OWNER" -c "alter database $database owner to $PG_OWNER"
 }
 
 # pg_environment NAME DATABASE: what the server reads to find its database
@@ -133,6 +144,9 @@ pg_environment() {
   export SPRING_DATASOURCE_USERNAME=$PG_ROLE
   SPRING_DATASOURCE_PASSWORD=$(cat "$(pg_home "$1")/role.pass")
   export SPRING_DATASOURCE_PASSWORD
+  export SPRING_FLYWAY_URL=$SPRING_DATASOURCE_URL SPRING_FLYWAY_USER=$PG_OWNER
+  SPRING_FLYWAY_PASSWORD=$(cat "$(pg_home "$1")/owner.pass")
+  export SPRING_FLYWAY_PASSWORD
 }
 
 pg_stop() {

@@ -82,6 +82,8 @@ final class Application implements AutoCloseable {
         environment.put("SERVER_PORT", String.valueOf(port));
         environment.putAll(settings);
         environment.put("SPRING_DATASOURCE_URL", databaseUrl());
+        environment.put("SPRING_FLYWAY_URL", databaseUrl());
+        environment.put("GOLDTHISTLE_HASH_COST", "4"); // else the tests would mostly hash
         builder.redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(LOG.toFile()));
         try {
             process = builder.start();
@@ -158,9 +160,7 @@ final class Application implements AutoCloseable {
 
     private static void execute(String... statements) {
         try (Connection connection = DriverManager.getConnection(
-                        databaseUrl(),
-                        System.getenv("SPRING_DATASOURCE_USERNAME"),
-                        System.getenv("SPRING_DATASOURCE_PASSWORD"));
+                        databaseUrl(), System.getenv("SPRING_FLYWAY_USER"), System.getenv("SPRING_FLYWAY_PASSWORD"));
                 Statement statement = connection.createStatement()) {
             for (String sql : statements) {
                 statement.execute(sql);

@@ -137,6 +137,15 @@ public final class Problem extends RuntimeException {
                         + " your device and is sent once it answers again.");
     }
 
+    /** 507: the disk of the database is full. */
+    static ProblemDetail diskFull() {
+        return detail(
+                HttpStatus.INSUFFICIENT_STORAGE,
+                "disk-full",
+                "The server's disk is full, so nothing can be stored. What you entered is kept on your device and is sent"
+                        + " once there is room; tell whoever runs the server.");
+    }
+
     ProblemDetail toDetail() {
         ProblemDetail problem = detail(status, type, getMessage());
         if (!refusals.isEmpty()) {

@@ -6,11 +6,11 @@ import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import java.net.URI;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.ConcurrencyFailureException;
-import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -19,8 +19,6 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.lang.Nullable;
-import org.springframework.transaction.CannotCreateTransactionException;
-import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -41,7 +39,7 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
     /** Two wrote the same at one instant: the one that came second is told so, and finds the first when it looks. */
     @ExceptionHandler({DataIntegrityViolationException.class, ConcurrencyFailureException.class})
     ProblemDetail atOneInstant(RuntimeException collided) {
-        LOG.warn("two wrote the same at one instant", collided);
+        LOG.warn("two wrote the same at one instant: {}", collided.getMessage());
         return Problem.detail(
                 HttpStatus.CONFLICT,
                 "at-one-instant",
@@ -49,19 +47,13 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
                         + " then send it again if it is still wanted.");
     }
 
-    /** The database does not answer; what was sent is still with who sent it. */
-    @ExceptionHandler({
-        DataAccessResourceFailureException.class,
-        CannotCreateTransactionException.class,
-        TransactionSystemException.class
-    })
-    ProblemDetail databaseAway(RuntimeException away) {
-        LOG.warn("the database does not answer: {}", away.getMessage());
-        return Problem.databaseAway();
-    }
-
     @ExceptionHandler(RuntimeException.class)
     ProblemDetail unforeseen(RuntimeException unforeseen) {
+        Optional<DatabaseTrouble> trouble = DatabaseTrouble.of(unforeseen);
+        if (trouble.isPresent()) {
+            LOG.warn("the database is {}: {}", trouble.get(), unforeseen.getMessage());
+            return trouble.get() == DatabaseTrouble.FULL ? Problem.diskFull() : Problem.databaseAway();
+        }
         LOG.error("unforeseen", unforeseen);
         return Problem.detail(
                 HttpStatus.INTERNAL_SERVER_ERROR,

@@ -54,6 +54,11 @@ class RequestLimits extends OncePerRequestFilter {
             }
         } catch (Problem problem) {
             refuse(request, response, problem);
+        } catch (RuntimeException broken) { // such as the session that cannot be looked up
+            if (response.isCommitted() || DatabaseTrouble.of(broken).isEmpty()) {
+                throw broken;
+            }
+            problems.resolveException(request, response, null, broken);
         } finally {
             going.leave(address);
         }

@@ -1,7 +1,6 @@
 package org.goldthistle.call;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.HashMap;
@@ -15,7 +14,6 @@ import org.goldthistle.core.sheet.StateProfile;
 import org.goldthistle.formats.BuiltInLibrary;
 import org.goldthistle.formats.GroupSheetJson;
 import org.junit.jupiter.api.Test;
-import org.springframework.dao.DataAccessException;
 
 class SigningTest extends ServerTest {
 
@@ -212,24 +210,6 @@ class SigningTest extends ServerTest {
         List<String> ids = readCherry(siskin, 11);
 
         siskin.put(determination(11), signed("taxon", "pendula", "", ids)).expectProblem(422, "no-such-taxon");
-    }
-
-    @Test
-    void what_is_written_once_stays_as_it_is_even_in_the_database() {
-        Caller siskin = signedIn("Siskin");
-        List<String> ids = readCherry(siskin, 11);
-        siskin.put(determination(11), signed("taxon", "serotina", "stays", ids)).expect(200);
-
-        for (String table : List.of("reading", "determination", "sheet_version")) {
-            String column = table.equals("sheet_version") ? "created_at" : "id";
-            assertThatThrownBy(() -> jdbc.sql("update " + table + " set " + column + " = " + column)
-                            .update())
-                    .isInstanceOf(DataAccessException.class)
-                    .hasMessageContaining("append-only");
-            assertThatThrownBy(() -> jdbc.sql("delete from " + table).update())
-                    .isInstanceOf(DataAccessException.class)
-                    .hasMessageContaining("append-only");
-        }
     }
 
     /** Fruit and leaf read as black cherry's, so that a record of it can be signed. */

@@ -11,7 +11,6 @@ import org.goldthistle.Caller;
 import org.goldthistle.ServerTest;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.dao.DataAccessException;
 
 /** Plots and trees as a crew enters them; each test has a plot of its own. */
 class PlotTest extends ServerTest {
@@ -150,17 +149,6 @@ class PlotTest extends ServerTest {
                         .query(String.class)
                         .list())
                 .containsExactly("recorded the tree", "struck the tree");
-    }
-
-    @Test
-    void nobody_edits_the_trail() {
-        org.assertj.core.api.Assertions.assertThatThrownBy(() ->
-                        jdbc.sql("update audit_entry set what = 'nothing'").update())
-                .isInstanceOf(DataAccessException.class)
-                .hasMessageContaining("append-only");
-        org.assertj.core.api.Assertions.assertThatThrownBy(
-                        () -> jdbc.sql("delete from audit_entry").update())
-                .isInstanceOf(DataAccessException.class);
     }
 
     private Caller.Answer bench(UUID tree) {

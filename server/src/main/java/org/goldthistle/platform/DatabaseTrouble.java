@@ -1,0 +1,40 @@
+package org.goldthistle.platform;
+
+import java.sql.SQLException;
+import java.sql.SQLTransientConnectionException;
+import java.util.Optional;
+
+/** What ails the database when it refuses something that is nobody's fault. */
+enum DatabaseTrouble {
+    /** It does not answer, is shutting down, or is starting. */
+    AWAY,
+    /** Its disk is full. */
+    FULL;
+
+    /** What is behind an exception; empty: something else. */
+    static Optional<DatabaseTrouble> of(Throwable broken) {
+        for (Throwable cause = broken; cause != null; cause = cause.getCause()) {
+            if (cause instanceof SQLTransientConnectionException) {
+                return Optional.of(AWAY); // none of the pool's connections came free
+            }
+            if (cause instanceof SQLException sql && sql.getSQLState() != null) {
+                return of(sql.getSQLState());
+            }
+            if (cause == cause.getCause()) {
+                break;
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** By the codes of PostgreSQL: its appendix A. */
+    private static Optional<DatabaseTrouble> of(String state) {
+        if (state.equals("53100")) { // disk_full
+            return Optional.of(FULL);
+        }
+        boolean away = state.startsWith("08") // connection exceptions
+                || state.startsWith("57P") // shut down, crashed, starting
+                || state.equals("53300"); // too many connections
+        return away ? Optional.of(AWAY) : Optional.empty();
+    }
+}
