@@ -58,7 +58,12 @@ class DatabaseGuardTest extends ServerTest {
                 .expect(200);
 
         for (String table : APPEND_ONLY) {
-            String some = table.equals("sheet_version") ? "created_at = created_at" : "id = id";
+            String column = jdbc.sql("select column_name from information_schema.columns where table_schema = 'public'"
+                            + " and table_name = ? and data_type = 'timestamp with time zone' limit 1")
+                    .param(table)
+                    .query(String.class)
+                    .single();
+            String some = column + " = " + column;
             for (String change : List.of(
                     "update " + table + " set " + some, "delete from " + table, "truncate " + table + " cascade")) {
                 assertThatThrownBy(() -> jdbc.sql(change).update())
