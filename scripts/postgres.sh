@@ -68,39 +68,80 @@ pg_create() {
   rm -f "$passwords"
 }
 
-# a server that was killed leaves its pid file; a process that nobody reaps still answers kill -0
+# a server that was killed leaves its pid file, and for a moment processes that still hold its memory; a process that
+# nobody reaps still answers kill -0
 pg_forget_dead_server() {
-  local pidfile pid
-  pidfile=$(pg_data "$1")/postmaster.pid
+  local pidfile pid data
+  data=$(pg_data "$1")
+  pidfile=$data/postmaster.pid
   pid=$(head -1 "$pidfile" 2>/dev/null) || return 0
-  if [[ -z $pid ]] || ! grep -qaF "$(pg_data "$1")" "/proc/$pid/cmdline" 2>/dev/null; then
-    rm -f "$pidfile"
-  fi
+  if [[ -n $pid ]] && grep -qaF "$data" "/proc/$pid/cmdline" 2>/dev/null; then return 0; fi
+  for _ in $(seq 100); do
+    if [[ -z $(pg_orphans "$data") ]]; then break; fi
+    sleep 0.2
+  done
+  # shellcheck disable=SC2046
+  kill -9 $(pg_orphans "$data") 2>/dev/null || true
+  rm -f "$pidfile"
+}
+
+# pg_orphans DATA: processes of a server that work in its folder
+pg_orphans() {
+  local process
+  for process in /proc/[0-9]*; do
+    if [[ $(readlink "$process/cwd" 2>/dev/null) == "$1" && $(cat "$process/comm" 2>/dev/null) == postgres &&
+      -n $(tr -d '\0' <"$process/cmdline" 2>/dev/null) ]]; then echo "${process#/proc/}"; fi
+  done
 }
 
 pg_runs() { as_postgres "$PG_BIN/pg_ctl" -D "$(pg_data "$1")" status >/dev/null 2>&1; }
 
 pg_launch() {
-  local name=$1 home settings="" attempt sockets
+  local name=$1 home settings="" attempt sockets log said reason
   home=$(pg_home "$name")
   sockets=$(pg_data_home "$name")/sock
   # a socket's path may be 107 bytes long and no longer
   if [[ ${#sockets} -gt 80 ]]; then sockets=/tmp/goldthistle-$(printf %s "$home" | sha1sum | cut -c1-12); fi
   mkdir -p "$sockets"
-  touch "$(pg_data_home "$name")/server.log"
-  if [[ $EUID -eq 0 ]]; then chown postgres: "$sockets" "$(pg_data_home "$name")/server.log"; fi
+  log=$(pg_data_home "$name")/server.log
+  touch "$log"
+  if [[ $EUID -eq 0 ]]; then chown postgres: "$sockets" "$log"; fi
   if [[ ${2:-} == fast ]]; then settings="-c fsync=off -c synchronous_commit=off -c full_page_writes=off"; fi
-  for attempt in 1 2 3 4 5; do # a port can be taken between probe and bind
-    if [[ ! -s $home/port || $attempt -gt 1 ]]; then free_high_port >"$home/port"; fi
-    if as_postgres "$PG_BIN/pg_ctl" -D "$(pg_data "$name")" -l "$(pg_data_home "$name")/server.log" -w -t 30 -o \
+  if [[ ! -s $home/port ]]; then free_high_port >"$home/port"; fi
+  for attempt in $(seq 60); do
+    said=$(stat -c %s "$log")
+    as_postgres "$PG_BIN/pg_ctl" -D "$(pg_data "$name")" -l "$log" -W -o \
       "-c listen_addresses=127.0.0.1 -c port=$(cat "$home/port") -c unix_socket_directories='$sockets' $settings" \
-      start >/dev/null 2>&1 9>&-; then
-      return 0
+      start >/dev/null 2>&1 9>&- || true
+    if pg_await "$name"; then return 0; fi
+    reason=$(tail -c "+$((said + 1))" "$log")
+    if grep -qE "Address already in use|could not bind" <<<"$reason"; then
+      # the port is kept, since a running application knows no other, unless somebody else has settled there
+      if ((attempt >= 20)); then
+        free_high_port >"$home/port"
+        say "somebody else has the database's port; it is $(cat "$home/port") from now on"
+      fi
+    elif ! grep -qE "pre-existing shared memory|lock file .* already exists" <<<"$reason"; then
+      break
     fi
     sleep 1
   done
-  tail -20 "$(pg_data_home "$name")/server.log" >&2
-  die "PostgreSQL did not start; its log is $(pg_data_home "$name")/server.log"
+  tail -20 "$log" >&2
+  die "PostgreSQL did not start; its log is $log"
+}
+
+# pg_await NAME: true once the server answers; it is waited for as long as it works, since recovery can take minutes
+pg_await() {
+  local begun=$SECONDS told=$SECONDS
+  while pg_runs "$1" || ((SECONDS - begun < 3)); do
+    if "$PG_BIN/pg_isready" -q -h 127.0.0.1 -p "$(pg_port "$1")" -t 2 && pg_runs "$1"; then return 0; fi
+    if ((SECONDS - told >= 10)); then
+      told=$SECONDS
+      say "PostgreSQL is still starting: $(tail -1 "$(pg_data_home "$1")/server.log" | cut -c1-90)"
+    fi
+    sleep 0.2
+  done
+  return 1
 }
 
 free_high_port() {

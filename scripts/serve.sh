@@ -66,7 +66,8 @@ serve_options() {
   if [[ -n $CERT && -z $KEY || -z $CERT && -n $KEY ]]; then die "--cert and --key go together"; fi
 }
 
-# serve NAME DATABASE: starts the jar unless it runs already as it is now; its address goes to .goldthistle/NAME.url
+# serve NAME DATABASE: starts the jar unless it runs already as it is now, and somebody who starts it again when it ends;
+# its address goes to .goldthistle/NAME.url once it answers there
 serve() {
   local name=$1 database=$2 port wanted
   build_jar
@@ -86,13 +87,61 @@ serve() {
     if serve_launch "$name" "$port"; then break; fi
     # somebody took the port between the probe and the bind
     if ! serve_port_was_taken "$name"; then
-      tail -15 "$STATE/$name.log" >&2
+      serve_why "$name" >&2
       die "the server did not start; its log is .goldthistle/$name.log"
     fi
     port=$((port + 1))
   done
   echo "$wanted" >"$STATE/$name.started"
+  export BIND CERT SCHEME
+  nohup setsid "$ROOT/goldthistle" watch "$name" "$port" >>"$STATE/$name.watch.log" 2>&1 </dev/null &
+  echo $! >"$STATE/$name.watch"
   if [[ $port -ne $FIRST_PORT ]]; then say "port $FIRST_PORT is taken; using $port"; fi
+}
+
+MOST_STARTS=5      # within
+STARTS_WITHIN=600  # seconds
+
+# serve_watch NAME PORT: starts the server again when it ends, and its database; gives up when that does not help
+serve_watch() {
+  local name=$1 port=$2 starts=() start kept rest
+  need_postgres
+  set +e # whatever fails is tried again
+  while true; do
+    sleep 1
+    if ! pg_runs $CLUSTER; then
+      say "$(date -Is) the database ended; starting it again"
+      (pg_start $CLUSTER) || true
+    fi
+    if serve_is_ours "$name"; then continue; fi
+    kept=()
+    for start in "${starts[@]}"; do
+      if ((SECONDS - start < STARTS_WITHIN)); then kept+=("$start"); fi
+    done
+    starts=("${kept[@]}")
+    if ((${#starts[@]} >= MOST_STARTS)); then
+      say "$(date -Is) the server ended $((MOST_STARTS + 1)) times within $((STARTS_WITHIN / 60)) minutes; it is left alone now. Its last words:"
+      serve_why "$name"
+      rm -f "$STATE/$name.watch" "$STATE/$name.started"
+      exit 1
+    fi
+    rest=$((1 << ${#starts[@]}))
+    say "$(date -Is) the server ended; starting it again in $rest s. Its last words:"
+    serve_why "$name"
+    cp "$STATE/$name.log" "$STATE/$name.ended.log" 2>/dev/null || true
+    sleep "$rest"
+    starts+=("$SECONDS")
+    if serve_launch "$name" "$port"; then say "$(date -Is) it runs again"; fi
+  done
+}
+
+# serve_why NAME: what the log says went wrong, without what only its makers read
+serve_why() {
+  local log=$STATE/$1.log why
+  why=$(grep -oE "platform\.Problem: .*|OutOfMemoryError.*" "$log" 2>/dev/null | tail -1 | sed 's/^platform\.Problem: //' || true)
+  if [[ -z $why ]]; then why=$(sed -n '/^Description:/,/^Action:/p' "$log" 2>/dev/null | sed '1d;$d' | grep . || true); fi
+  if [[ -z $why ]]; then why=$(grep -E "^Caused by:|^Error|^Exception" "$log" 2>/dev/null | tail -1 | cut -c1-300 || true); fi
+  if [[ -n $why ]]; then echo "$why"; else tail -5 "$log" 2>/dev/null; fi
 }
 
 # off the loopback only over TLS
@@ -129,27 +178,30 @@ serve_doing() { sed -n 's/^[^ ]* *INFO  *[^:]* : //p' "$STATE/$1.log" | tail -1 
 
 # serve_launch NAME PORT: true once it answers as healthy; it is waited for as long as it works, however slow the machine
 serve_launch() {
-  local name=$1 port=$2 pid told=$SECONDS
+  local name=$1 port=$2 pid told=$SECONDS host=127.0.0.1
+  if [[ $BIND != 127.0.0.1 && $BIND != 0.0.0.0 ]]; then host=$BIND; fi
   # cookies know no ports: each copy on this machine has its own, so that signing in to one leaves the others alone
-  SERVER_ADDRESS=$BIND SERVER_PORT=$port SERVER_SERVLET_SESSION_COOKIE_NAME=goldthistle-$name nohup setsid java -Xms48m -Xmx160m -Xss512k -XX:+UseSerialGC \
+  SERVER_ADDRESS=$BIND SERVER_PORT=$port SERVER_SERVLET_SESSION_COOKIE_NAME=goldthistle-$name nohup setsid java -Xms48m -Xmx192m -Xss512k -XX:+UseSerialGC \
     -XX:MaxMetaspaceSize=160m -XX:ReservedCodeCacheSize=64m -XX:+ExitOnOutOfMemoryError \
     -jar "$JAR" >"$STATE/$name.log" 2>&1 </dev/null &
   pid=$!
   echo $pid >"$STATE/$name.pid"
-  local host=127.0.0.1
-  if [[ $BIND != 127.0.0.1 && $BIND != 0.0.0.0 ]]; then host=$BIND; fi
-  echo "$SCHEME://$host:$port" >"$STATE/$name.url"
   while kill -0 $pid 2>/dev/null; do
-    if serve_is_healthy "$name"; then return 0; fi
+    if answers_healthy "$SCHEME://$host:$port"; then
+      echo "$SCHEME://$host:$port" >"$STATE/$name.url"
+      return 0
+    fi
     if ((SECONDS - told >= 10)); then
       told=$SECONDS
       say "still starting: $(serve_doing "$name")"
     fi
     sleep 0.3
   done
-  serve_kill "$name"
+  rm -f "$STATE/$name.pid"
   return 1
 }
+
+answers_healthy() { curl -ksf --noproxy '*' -m 5 "$1/actuator/health" 2>/dev/null | grep -q '"UP"'; }
 
 serve_is_ours() {
   local pid
@@ -157,12 +209,13 @@ serve_is_ours() {
   grep -qaF "$JAR" "/proc/$pid/cmdline" 2>/dev/null
 }
 
-serve_is_healthy() {
-  serve_is_ours "$1" &&
-    curl -ksf --noproxy '*' -m 5 "$(cat "$STATE/$1.url")/actuator/health" 2>/dev/null | grep -q '"UP"'
-}
+serve_is_healthy() { serve_is_ours "$1" && answers_healthy "$(cat "$STATE/$1.url")"; }
 
 serve_kill() {
+  local watcher
+  watcher=$(cat "$STATE/$1.watch" 2>/dev/null) || watcher=""
+  if [[ -n $watcher ]] && grep -qaF "watch" "/proc/$watcher/cmdline" 2>/dev/null; then kill "$watcher" 2>/dev/null || true; fi
+  rm -f "$STATE/$1.watch"
   if serve_is_ours "$1"; then
     local pid
     pid=$(cat "$STATE/$1.pid")

@@ -28,10 +28,19 @@ final class Application implements AutoCloseable {
 
     private final int port = freePort();
     private final Map<String, String> settings;
+    private final String databaseUrl;
     private Process process;
 
-    private Application(Map<String, String> settings) {
+    private Application(Map<String, String> settings, String databaseUrl) {
         this.settings = settings;
+        this.databaseUrl = databaseUrl;
+    }
+
+    /** Starts on a database of that name as it is. */
+    static Application onDatabase(String name) {
+        var application = new Application(Map.of(), databaseUrl().replaceAll("/[^/]*$", "/" + name));
+        application.start();
+        return application;
     }
 
     /**
@@ -56,14 +65,14 @@ final class Application implements AutoCloseable {
 
     private static Application started(Map<String, String> settings) {
         empty();
-        var application = new Application(settings);
+        var application = new Application(settings, databaseUrl());
         application.start();
         return application;
     }
 
     /** Another instance on the same database, as behind a proxy. */
     Application another() {
-        var other = new Application(settings);
+        var other = new Application(settings, databaseUrl);
         other.start();
         return other;
     }
@@ -81,8 +90,8 @@ final class Application implements AutoCloseable {
         Map<String, String> environment = builder.environment();
         environment.put("SERVER_PORT", String.valueOf(port));
         environment.putAll(settings);
-        environment.put("SPRING_DATASOURCE_URL", databaseUrl());
-        environment.put("SPRING_FLYWAY_URL", databaseUrl());
+        environment.put("SPRING_DATASOURCE_URL", databaseUrl);
+        environment.put("SPRING_FLYWAY_URL", databaseUrl);
         environment.put("GOLDTHISTLE_HASH_COST", "4"); // else the tests would mostly hash
         builder.redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(LOG.toFile()));
         try {
