@@ -89,6 +89,12 @@ take_shots() {
   say "the pictures are in docs/screenshots, all drawings in docs/gallery"
 }
 
+run_attack() {
+  MAVEN=(mvn -B -ntp)
+  with_test_database maven -pl e2e -am verify -Dtest=AttackTest -Dsurefire.failIfNoSpecifiedTests=false \
+    -Dgoldthistle.attack.long=true -Dspotless.check.skip -Dcheckstyle.skip | grep --line-buffered -E "^attack:|ERROR|BUILD"
+}
+
 run_mutations() {
   need_build_tools
   MAVEN=(mvn -B -ntp)

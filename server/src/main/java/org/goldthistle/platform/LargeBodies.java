@@ -59,6 +59,7 @@ class LargeBodies extends OncePerRequestFilter {
             }
         } catch (Problem problem) {
             response.setHeader("Connection", "close");
+            UnreadBodies.leave(request);
             problems.resolveException(request, response, null, problem);
         } finally {
             Files.deleteIfExists(kept);

@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.util.regex.Pattern;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -24,6 +25,8 @@ import org.springframework.web.servlet.HandlerExceptionResolver;
 class RequestLimits extends OncePerRequestFilter {
     /** Bytes of a request that is no file. */
     static final long MOST = 256 * 1024;
+
+    private static final long MOST_OF_THE_REST = 16 * 1024 * 1024;
 
     /** Requests of one address at once: three quarters of those that are worked on. */
     private static final int MOST_OF_ONE = 36;
@@ -49,8 +52,9 @@ class RequestLimits extends OncePerRequestFilter {
         }
         try {
             HttpServletRequest taken = received(request);
-            if (taken != null) {
-                chain.doFilter(taken, response);
+            chain.doFilter(taken, response);
+            if (taken == request && hasBody(request)) {
+                takeTheRest(request);
             }
         } catch (Problem problem) {
             refuse(request, response, problem);
@@ -65,8 +69,20 @@ class RequestLimits extends OncePerRequestFilter {
     }
 
     private void refuse(HttpServletRequest request, HttpServletResponse response, Problem problem) {
-        response.setHeader("Connection", "close"); // so that what is still to come is not waited for
+        response.setHeader("Connection", "close");
+        UnreadBodies.leave(request);
         problems.resolveException(request, response, null, problem);
+    }
+
+    /** What was not read of a large body, as of one whose sender is not signed in: so that they get their answer. */
+    private void takeTheRest(HttpServletRequest request) {
+        try {
+            if (reception.take(request, MOST_OF_THE_REST, OutputStream.nullOutputStream()) > MOST_OF_THE_REST) {
+                UnreadBodies.leave(request);
+            }
+        } catch (Problem | IOException tooMuch) {
+            UnreadBodies.leave(request);
+        }
     }
 
     private HttpServletRequest received(HttpServletRequest request) throws IOException {
