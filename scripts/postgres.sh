@@ -35,7 +35,10 @@ pg_start() {
     pg_settle_place "$name"
     if [[ ! -s $(pg_data "$name")/PG_VERSION ]]; then pg_create "$name"; fi
     pg_forget_dead_server "$name"
-    if ! pg_runs "$name"; then pg_launch "$name" "${2:-}"; fi
+    if ! pg_runs "$name" || ! pg_await "$name"; then # a server that is just dying looks alive for a moment
+      pg_forget_dead_server "$name"
+      pg_launch "$name" "${2:-}"
+    fi
   ) 9>"$home/lock"
 }
 

@@ -16,6 +16,7 @@ import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 
 /** A client of the API with cookies of its own, which sends the CSRF token as the front end does. */
 public final class Caller {
@@ -32,6 +33,14 @@ public final class Caller {
 
     public Answer get(String path) {
         return send(HttpRequest.newBuilder(URI.create(base + path)).GET());
+    }
+
+    /** Opens a stream; done once it ends, with all that came. */
+    public CompletableFuture<String> stream(String path) {
+        return http.sendAsync(
+                        HttpRequest.newBuilder(URI.create(base + path)).GET().build(),
+                        HttpResponse.BodyHandlers.ofString())
+                .thenApply(HttpResponse::body);
     }
 
     /** Reads with a cookie of no jar. */

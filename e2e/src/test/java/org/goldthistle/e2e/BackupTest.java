@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -35,13 +34,13 @@ class BackupTest {
         try (Application application = Application.startAfresh(false)) {
             ApiClient lead = new ApiClient(application.url()).signedIn("Treecreeper", Application.PASSPHRASE);
             settled = aSettledCase(lead);
-            shell("backup_database test-postgres goldthistle_e2e " + file);
+            Shell.run("backup_database test-postgres goldthistle_e2e " + file);
             before = counts("goldthistle_e2e");
         }
         assertThat(Files.size(file)).isGreaterThan(10_000);
         assertThat(Files.getPosixFilePermissions(file)).hasSize(2); // its owner alone reads and writes it
 
-        shell("restore_database test-postgres " + RESTORED + " " + file);
+        Shell.run("restore_database test-postgres " + RESTORED + " " + file);
 
         Map<String, Long> after = counts(RESTORED);
         for (String table : List.of("spring_session", "spring_session_attributes")) { // nobody is signed in by a backup
@@ -79,10 +78,10 @@ class BackupTest {
     void what_is_no_backup_changes_nothing() throws Exception {
         Path file = Files.writeString(folder.resolve("broken.backup"), "not a backup");
 
-        assertThat(shellStatus("restore_is_backup " + file)).isNotZero();
-        assertThat(shellStatus("restore_database test-postgres goldthistle_e2e " + file))
+        assertThat(Shell.status("restore_is_backup " + file)).isNotZero();
+        assertThat(Shell.status("restore_database test-postgres goldthistle_e2e " + file))
                 .isNotZero();
-        assertThat(shellStatus("restore_counts test-postgres goldthistle_e2e_restoring | grep -qx 0"))
+        assertThat(Shell.status("restore_counts test-postgres goldthistle_e2e_restoring | grep -qx 0"))
                 .isZero();
     }
 
@@ -93,7 +92,7 @@ class BackupTest {
         }
         Files.writeString(folder.resolve("notes.txt"), "mine");
 
-        shell("backup_forget 3 " + folder);
+        Shell.run("backup_forget 3 " + folder);
 
         try (var left = Files.list(folder)) {
             assertThat(left.map(one -> one.getFileName().toString()))
@@ -156,17 +155,5 @@ class BackupTest {
         String url = System.getenv("GOLDTHISTLE_E2E_DATABASE_URL").replaceAll("/[^/]*$", "/" + database);
         return DriverManager.getConnection(
                 url, System.getenv("SPRING_FLYWAY_USER"), System.getenv("SPRING_FLYWAY_PASSWORD"));
-    }
-
-    private static void shell(String command) throws IOException, InterruptedException {
-        assertThat(shellStatus(command)).as(command).isZero();
-    }
-
-    /** Runs a function of the project's own scripts, as its commands do. */
-    private static int shellStatus(String command) throws IOException, InterruptedException {
-        Path root = Path.of("..").toRealPath();
-        String script = "set -euo pipefail; ROOT=" + root + "; for part in common tools postgres build serve backup; do"
-                + " source $ROOT/scripts/$part.sh; done; need_postgres; " + command;
-        return new ProcessBuilder("bash", "-c", script).inheritIO().start().waitFor();
     }
 }

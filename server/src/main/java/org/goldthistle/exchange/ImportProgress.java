@@ -19,6 +19,15 @@ class ImportProgress {
         this.clock = clock;
     }
 
+    /** Whether work on a file is still wanted, so that it begins now: it may have been given up while it waited. */
+    @Transactional(propagation = Propagation.REQUIRES_NEW)
+    public boolean begins(UUID importId) {
+        return jdbc.sql("update import_file set alive_at = ? where id = ? and state in ('checking', 'storing')")
+                        .params(Timestamp.from(clock.instant()), importId)
+                        .update()
+                > 0;
+    }
+
     /**
      * Notes how far it has come.
      *

@@ -57,6 +57,9 @@ class ImportWorker {
     }
 
     private void doIt(UUID importId, String end, Work work) {
+        if (!progress.begins(importId)) {
+            return;
+        }
         try {
             work.run();
             progress.end(importId, end, "");

@@ -17,8 +17,9 @@ enum DatabaseTrouble {
             if (cause instanceof SQLTransientConnectionException) {
                 return Optional.of(AWAY); // none of the pool's connections came free
             }
-            if (cause instanceof SQLException sql && sql.getSQLState() != null) {
-                return of(sql.getSQLState());
+            if (cause instanceof SQLException sql) {
+                // without a state it is the pool's own: a connection that broke and was thrown away
+                return sql.getSQLState() == null ? Optional.of(AWAY) : of(sql.getSQLState());
             }
             if (cause == cause.getCause()) {
                 break;

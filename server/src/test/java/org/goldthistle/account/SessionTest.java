@@ -9,6 +9,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
 import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import org.goldthistle.Caller;
@@ -87,6 +88,17 @@ class SessionTest extends ServerTest {
                 .update();
 
         wren.get("/api/surveys").expectProblem(401, "not-signed-in");
+    }
+
+    @Test
+    void news_of_reviews_end_with_the_session() {
+        Caller tablet = signedIn("Wren");
+        CompletableFuture<String> news = tablet.stream(surveyPath() + "/review/news");
+        Caller laptop = signedIn("Wren");
+
+        laptop.delete("/api/session/everywhere").expect(204);
+
+        assertThat(news.orTimeout(30, TimeUnit.SECONDS).join()).contains("open").doesNotContain("event:case");
     }
 
     @Test

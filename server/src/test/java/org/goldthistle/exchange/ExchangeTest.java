@@ -325,6 +325,24 @@ class ExchangeTest extends ServerTest {
                 .expectProblem(422, "no-plot-column");
     }
 
+    @Test
+    void a_file_whose_server_ended_is_told_as_failed_and_can_be_deleted() {
+        String file = checked("plot,tag,azimuth,distance,diameter,group\nDied 1,1,10,3,140,birches\n", 0);
+        UUID id = UUID.fromString(file.substring(file.lastIndexOf('/') + 1));
+        jdbc.sql("update import_file set state = 'storing' where id = ?")
+                .param(id)
+                .update();
+        lead.delete(file).expectProblem(409, "still-at-work");
+
+        later(Duration.ofMinutes(3));
+
+        JsonNode dead = lead.get(file).expect(200);
+        assertThat(dead.path("state").asText()).isEqualTo("broken");
+        assertThat(dead.path("told").asText()).contains("The server stopped", "Nothing was stored");
+        lead.delete(file).expect(204);
+        lead.get(file).expectProblem(404, "no-such-import");
+    }
+
     private String checked(String content, int problems) {
         JsonNode sent = sendBytes(content.getBytes(StandardCharsets.UTF_8)).expect(200);
         String file = path() + "/imports/" + sent.path("id").asText();
