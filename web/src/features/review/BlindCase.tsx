@@ -27,37 +27,48 @@ export function BlindCase({ it }: { readonly it: ReviewCase }) {
       <section aria-label="Blind reading" className="rounded-plain border border-line bg-card p-4">
         <h2 className="flex items-center gap-2 text-xl">
           <EyeOff aria-hidden className="size-6" />
-          Read it without knowing
+          {headingOf(it)}
         </h2>
-        <p className="my-2 max-w-prose">
-          Somebody has signed this tree, and your reading is to check theirs. What they read, what they called
-          it and how sure they were is not sent to you until you have signed. Read it as if nobody had.
-        </p>
+        {it.stuck ? (
+          <div className="my-2">
+            <Stuck it={it} />
+          </div>
+        ) : (
+          <p className="my-2 max-w-prose">
+            {it.seenBefore
+              ? 'You were shown what others made of this tree, on a list, at the table or in a file, so your reading would not be blind. Leave it to somebody who was not.'
+              : 'Somebody has signed this tree, and your reading is to check theirs. What they read, what they called it and how sure they were is not sent to you until you have signed. Read it as if nobody had.'}
+          </p>
+        )}
         <p className="mb-3">
           {it.diameterMillimetres} mm at breast height, one of the {it.groupId.replaceAll('-', ' ')}.
         </p>
         {take.isError && <Taken error={take.error} surveyId={it.surveyId} />}
-        <div className="flex flex-wrap gap-2">
-          {it.mine ? (
-            <>
-              <Button look="main" onClick={() => navigate(bench)}>
-                Go on with it on the Bench
-              </Button>
-              <Button onClick={() => take.mutate(false)} disabled={take.isPending}>
-                Leave it to somebody else
-              </Button>
-            </>
-          ) : (
+        {it.mine && (
+          <div className="flex flex-wrap gap-2">
+            <Button look="main" onClick={() => navigate(bench)}>
+              Go on with it on the Bench
+            </Button>
+            <Button onClick={() => take.mutate(false)} disabled={take.isPending}>
+              Leave it to somebody else
+            </Button>
+          </div>
+        )}
+        {!it.mine && !it.stuck && !it.seenBefore && (
+          <>
             <Button look="main" onClick={() => take.mutate(true)} disabled={!it.mayRead || take.isPending}>
               Take it and open the Bench
             </Button>
-          )}
-        </div>
-        {!it.mayRead && !it.mine && !it.stuck && <p className="mt-2 text-quiet">{whyNot(it)}</p>}
-        {it.stuck && <Stuck it={it} />}
+            {!it.mayRead && (
+              <p className="mt-2 text-quiet">
+                {it.closed ? 'This survey is closed.' : `${it.takenBy} is reading it now.`}
+              </p>
+            )}
+          </>
+        )}
       </section>
       <aside className="grid content-start gap-4">
-        {it.proposal && it.proposal.characters.length > 0 && (
+        {(it.mayRead || it.mine) && it.proposal && it.proposal.characters.length > 0 && (
           <section aria-label="What would settle it" className="rounded-plain border border-line bg-card p-4">
             <h2 className="text-base">If there is no time for all</h2>
             <p className="text-quiet">
@@ -93,12 +104,9 @@ export function BlindCase({ it }: { readonly it: ReviewCase }) {
   )
 }
 
-function whyNot(it: ReviewCase): string {
-  if (it.closed) return 'This survey is closed.'
-  if (it.seenBefore) {
-    return 'You were shown what others made of this tree, on a list, at the table or in a file, so your reading would not be blind. Leave it to somebody who was not.'
-  }
-  return `${it.takenBy} is reading it now.`
+function headingOf(it: ReviewCase): string {
+  if (it.stuck) return 'Nobody can read it blind any more'
+  return it.seenBefore ? 'Not yours to read blind' : 'Read it without knowing'
 }
 
 /** Somebody else was quicker: the next case is one step away. */

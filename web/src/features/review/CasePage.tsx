@@ -45,7 +45,7 @@ export function CasePage() {
             · tree {it.tag}
           </h1>
           <p>{standing(it)}</p>
-          {it.mayDecide && (
+          {it.mayDecide && !it.stuck && (
             <a
               href="#decision"
               className="inline-flex min-h-11 items-center font-semibold text-thistle underline"

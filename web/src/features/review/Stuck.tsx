@@ -24,13 +24,13 @@ export function Stuck({ it }: { readonly it: ReviewCase }) {
   })
   return (
     <Notice tone="plain">
-      <strong>Nobody in this survey can read this tree blind any more:</strong> everybody has signed it or was
-      shown what others made of it. A lead can add somebody new to the survey
+      Everybody in this survey has signed this tree or was shown what others made of it. A lead can add
+      somebody new
       {it.mayDecide
         ? ', or a sample for the laboratory decides.'
         : '; a reviewer can send a sample to a laboratory.'}
       {it.mayDecide && (
-        <Button className="mt-2" disabled={send.isPending} onClick={() => send.mutate()}>
+        <Button className="mt-2 block" disabled={send.isPending} onClick={() => send.mutate()}>
           Send a sample to the laboratory
         </Button>
       )}

@@ -99,7 +99,7 @@ public class AccountService {
      * @param from where it is tried from
      * @throws Problem if they do not belong together, or whoever tries must wait after too many failures
      */
-    SignedInObserver signIn(String typed, String passphrase, SignInGuard.Source from) {
+    SignIn signIn(String typed, String passphrase, SignInGuard.Source from) {
         if (hashing.getQueueLength() >= MOST_WAITING) {
             throw busy();
         }
@@ -121,12 +121,15 @@ public class AccountService {
             throw Problem.unknownCaller(
                     "wrong-passphrase", "Call sign and passphrase do not belong together. Check both and try again.");
         }
-        guard.succeeded(callSign, counted);
+        int failures = guard.succeeded(callSign, counted);
         if (encoder.upgradeEncoding(observer.get().passphraseHash())) {
             observers.changeHash(observer.get().id(), encoder.encode(passphrase));
         }
-        return observer.get().signedIn();
+        return new SignIn(observer.get().signedIn(), failures);
     }
+
+    /** Who signed in, and how often somebody tried in vain since they were last told. */
+    record SignIn(SignedInObserver observer, int failures) {}
 
     /** Hashing takes long by intent: nobody holds a connection meanwhile, and few do it at once. */
     private boolean fits(String passphrase, String hash) {

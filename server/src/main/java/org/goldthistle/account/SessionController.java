@@ -79,8 +79,9 @@ class SessionController {
     @ForAnybody
     ObserverDto signIn(@Valid @RequestBody SignInDto body, HttpServletRequest request, HttpServletResponse response) {
         Optional<String> known = device.of(request);
-        SignedInObserver observer = accounts.signIn(
+        AccountService.SignIn signedIn = accounts.signIn(
                 body.callSign(), body.passphrase(), new SignInGuard.Source(request.getRemoteAddr(), known));
+        SignedInObserver observer = signedIn.observer();
         String secret = known.orElseGet(Device::fresh);
         guard.know(observer.id(), secret);
         device.remember(secret, response);
@@ -96,7 +97,7 @@ class SessionController {
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
         request.getSession().setMaxInactiveInterval((int) rules.idle().toSeconds());
-        return dto(observer, guard.untold(observer.callSign()));
+        return dto(observer, signedIn.failures());
     }
 
     /** Notes what the observer lacks: such checks are offered last and count a quarter. */

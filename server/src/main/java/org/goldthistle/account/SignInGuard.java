@@ -115,31 +115,29 @@ class SignInGuard {
                 .update();
     }
 
-    /** Forgets the failures of where a call sign was signed in from; those of strangers stay. */
+    /**
+     * Forgets the failures of where a call sign was signed in from; those of strangers stay.
+     *
+     * @return how often somebody tried in vain since its observer was last told
+     */
     @Transactional
-    public void succeeded(String callSign, Try counted) {
-        oneAtATime(callSign);
-        jdbc.sql("delete from sign_in_guard where call_sign = ? and source = ?")
-                .params(key(callSign), counted.source())
-                .update();
-        jdbc.sql("update sign_in_guard set failures = failures - 1 where call_sign = ? and source = ? and failures > 0")
-                .params(key(callSign), ALL_STRANGERS)
-                .update();
-    }
-
-    /** How often somebody tried a call sign in vain from elsewhere since its observer was last told. */
-    @Transactional
-    public int untold(String callSign) {
+    public int succeeded(String callSign, Try counted) {
         oneAtATime(callSign);
         int failures = jdbc.sql("select coalesce(sum(failures - told), 0) from sign_in_guard where call_sign = ?"
                         + " and source <> ?")
                 .params(key(callSign), ALL_STRANGERS)
                 .query(Integer.class)
                 .single();
+        jdbc.sql("delete from sign_in_guard where call_sign = ? and source = ?")
+                .params(key(callSign), counted.source())
+                .update();
+        jdbc.sql("update sign_in_guard set failures = failures - 1 where call_sign = ? and source = ? and failures > 0")
+                .params(key(callSign), ALL_STRANGERS)
+                .update();
         jdbc.sql("update sign_in_guard set told = failures where call_sign = ?")
                 .param(key(callSign))
                 .update();
-        return failures;
+        return failures - 1; // this try was counted too
     }
 
     /** Knows a device of an observer from now on. */

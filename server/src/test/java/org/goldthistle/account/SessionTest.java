@@ -79,6 +79,22 @@ class SessionTest extends ServerTest {
     }
 
     @Test
+    void failed_tries_are_told_on_a_device_that_nobody_knows_too() {
+        Caller guesser = stranger();
+        guesser.signIn("Wren", "a guess");
+        guesser.signIn("Wren", "another guess");
+
+        assertThat(stranger()
+                        .signIn("Wren", PASSPHRASE)
+                        .expect(200)
+                        .at("/notices/0")
+                        .asText())
+                .contains("2 times");
+        assertThat(stranger().signIn("Wren", PASSPHRASE).expect(200).path("notices"))
+                .isEmpty();
+    }
+
+    @Test
     void a_session_ends_after_a_month_however_often_it_was_used() {
         Caller wren = signedIn("Wren");
         wren.get("/api/surveys").expect(200);
