@@ -15,7 +15,7 @@ const agreementQuery = (surveyId: string) =>
       dataOf(await api.GET('/api/surveys/{surveyId}/agreement', { params: { path: { surveyId } }, signal })),
   })
 
-type Kappa = NonNullable<GroupAgreement['kappa']>
+type Kappa = GroupAgreement['kappa']
 
 /** How far observers agree on the trees that two or more of them signed, a small picture for each group. */
 export function AgreementPage() {
@@ -72,7 +72,9 @@ function GroupCard({ group }: { readonly group: GroupAgreement }) {
       <dl className="my-2 grid grid-cols-3 gap-3">
         <Figure name="agree" text={group.percent == null ? '–' : `${group.percent.toFixed(0)} %`} />
         <Figure name="kappa" text={group.kappa ? signed(group.kappa.value) : '–'}>
-          {group.kappa && <KappaLine kappa={group.kappa} />}
+          {group.kappa?.low != null && group.kappa.high != null && (
+            <KappaLine value={group.kappa.value} low={group.kappa.low} high={group.kappa.high} />
+          )}
         </Figure>
         <Figure name="alpha" text={group.alpha == null ? '–' : signed(group.alpha)} />
       </dl>
@@ -110,17 +112,27 @@ function Figure({ name, text, children }: FigureProps) {
 const at = (value: number) => 4 + 92 * ((value + 1) / 2)
 
 /** A value with its interval on a line from -1 to 1; 0 has a tick. */
-function KappaLine({ kappa }: { readonly kappa: Kappa }) {
+/** Kappa with its interval, which is a dash where so few trees tell nothing of it. */
+function kappaWords(kappa: Kappa): string {
+  if (!kappa) return '–'
+  const interval =
+    kappa.low == null || kappa.high == null ? '–' : `${signed(kappa.low)} to ${signed(kappa.high)}`
+  return `${signed(kappa.value)} (${interval})`
+}
+
+type Interval = { readonly value: number; readonly low: number; readonly high: number }
+
+function KappaLine({ value, low, high }: Interval) {
   return (
     <svg
       viewBox="0 0 100 14"
       className="w-full"
       role="img"
-      aria-label={`from ${kappa.low.toFixed(2)} to ${kappa.high.toFixed(2)}`}
+      aria-label={`from ${low.toFixed(2)} to ${high.toFixed(2)}`}
     >
       <path d={`M4,7H96M${at(0)},3V11`} className="fill-none stroke-edge" strokeWidth="1" />
-      <path d={`M${at(kappa.low)},7H${at(kappa.high)}`} className="fill-none stroke-ink" strokeWidth="2.5" />
-      <circle cx={at(kappa.value)} cy="7" r="4" className="fill-gold stroke-ink" strokeWidth="1" />
+      <path d={`M${at(low)},7H${at(high)}`} className="fill-none stroke-ink" strokeWidth="2.5" />
+      <circle cx={at(value)} cy="7" r="4" className="fill-gold stroke-ink" strokeWidth="1" />
     </svg>
   )
 }
@@ -185,11 +197,7 @@ function Details({ group }: { readonly group: GroupAgreement }) {
               <td className="figure w-20 text-right">
                 {pair.percent == null ? '–' : `${pair.percent.toFixed(0)} %`}
               </td>
-              <td className="figure w-40 text-right">
-                {pair.kappa
-                  ? `${signed(pair.kappa.value)} (${signed(pair.kappa.low)} to ${signed(pair.kappa.high)})`
-                  : '–'}
-              </td>
+              <td className="figure w-40 text-right">{kappaWords(pair.kappa)}</td>
             </tr>
           ))}
         </tbody>

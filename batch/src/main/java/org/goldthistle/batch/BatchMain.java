@@ -32,7 +32,7 @@ public final class BatchMain {
                 .execute(arguments);
     }
 
-    private static int report(Exception failure, PrintWriter err) throws Exception {
+    private static int report(Exception failure, PrintWriter err) {
         if (failure instanceof RefusedException refused) {
             for (Refusal refusal : refused.refusals()) {
                 err.println(refusal.message());
@@ -43,6 +43,7 @@ public final class BatchMain {
             err.println(failure.getMessage());
             return 1;
         }
-        throw failure;
+        err.println("something that was not foreseen: " + failure + "; tell who makes Goldthistle what you asked for");
+        return 1;
     }
 }

@@ -3,9 +3,7 @@ package org.goldthistle.batch;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.InputStreamReader;
 import java.io.Reader;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -18,6 +16,7 @@ import org.goldthistle.formats.GroupSheetJson;
 /** Files as the commands name them; {@code -} is standard input. */
 final class Files {
     private static final String STANDARD_INPUT = "-";
+    private static final char BYTE_ORDER_MARK = '\uFEFF';
 
     private Files() {}
 
@@ -43,11 +42,26 @@ final class Files {
         }
     }
 
+    /** A reader past the mark that some editors put before a text; it says something. */
+    private static Reader begun(String file, BufferedReader reader) throws IOException {
+        reader.mark(1);
+        int first = reader.read();
+        if (first < 0) {
+            reader.close();
+            throw new IOException(file + ": the file is empty; nothing was read. Name one that holds JSON.");
+        }
+        if (first != BYTE_ORDER_MARK) {
+            reader.reset();
+        }
+        return reader;
+    }
+
+    /** Opens a text in UTF-8. */
     static Reader open(String file) throws IOException {
         try {
             InputStream in =
                     file.equals(STANDARD_INPUT) ? System.in : java.nio.file.Files.newInputStream(Path.of(file));
-            return new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8));
+            return begun(file, new BufferedReader(new Utf8Reader(file, in)));
         } catch (NoSuchFileException missing) {
             throw new IOException(file + ": there is no such file", missing);
         }

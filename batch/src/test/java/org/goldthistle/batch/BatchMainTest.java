@@ -9,6 +9,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -65,6 +66,27 @@ class BatchMainTest {
         // the figures of the two independent implementations, as the tests of formats have them
         assertThat(first.at("/posterior/pendula").asDouble()).isEqualTo(0.9982597325836376, within());
         assertThat(first.path("stillNeeded").toString()).isEqualTo("[\"quorum\",\"photo\"]");
+    }
+
+    @Test
+    void a_byte_order_mark_is_passed_over_and_what_is_no_text_is_told_in_words() throws IOException {
+        String marked = write("marked.json", "\uFEFF" + Files.readString(Path.of(sheet)));
+        String latin = write("latin.json", "");
+        Files.write(Path.of(latin), "{\"title\": \"K\u00f6rn\"}".getBytes(StandardCharsets.ISO_8859_1));
+        String empty = write("empty.json", "");
+
+        assertThat(run("evaluate", marked, specimens).lines()).hasSize(8);
+        for (Run refused : List.of(
+                run("evaluate", latin, specimens),
+                run("evaluate", sheet, latin),
+                run("evaluate", sheet, empty),
+                run("separability", latin),
+                run("separability", empty))) {
+            assertThat(refused.code()).isEqualTo(1);
+            assertThat(refused.err())
+                    .containsAnyOf("UTF-8", "the file is empty")
+                    .doesNotContain("\tat ");
+        }
     }
 
     @Test

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.goldthistle.core.balance.ModelConstants;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.Taxon;
@@ -11,7 +12,6 @@ import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.Condition;
 import org.goldthistle.core.verdict.Need;
 import org.goldthistle.core.verdict.Reason;
-import org.goldthistle.core.verdict.Rules;
 
 /**
  * A tier's conditions as people say them, on the screen and in a refusal alike: taxa by their field names, characters
@@ -88,7 +88,7 @@ final class ConditionWords {
 
     private String missingOrgans(Condition condition) {
         String against = assessment.organPoints().entrySet().stream()
-                .filter(organ -> organ.getValue() <= -Rules.ORGAN_POINTS)
+                .filter(organ -> organ.getValue() <= -ModelConstants.ORGAN_POINTS)
                 .map(organ -> organ.getKey().code())
                 .sorted()
                 .collect(Collectors.joining(" and "));

@@ -38,8 +38,9 @@ record AgreementDto(int trees, List<OfGroup> groups) {
             List<CharacterAgreement> characters,
             List<ObserverErrors> errors) {}
 
-    /** Cohen's kappa with its 95 % interval. */
-    record KappaDto(double value, double low, double high) {}
+    /** Cohen's kappa with its 95 % interval; null where so few trees let its width come out as nothing. */
+    record KappaDto(
+            double value, @Nullable Double low, @Nullable Double high) {}
 
     /** Two answers that were given for one tree. */
     record ConfusedPair(String first, String second, long trees) {}

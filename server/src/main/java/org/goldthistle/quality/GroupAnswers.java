@@ -222,7 +222,9 @@ final class GroupAnswers {
 
     private static AgreementDto.KappaDto kappa(Confusion of) {
         return of.kappa()
-                .map(kappa -> new AgreementDto.KappaDto(kappa.value(), kappa.low(), kappa.high()))
+                .map(kappa -> kappa.hasInterval()
+                        ? new AgreementDto.KappaDto(kappa.value(), kappa.low(), kappa.high())
+                        : new AgreementDto.KappaDto(kappa.value(), null, null))
                 .orElse(null);
     }
 }

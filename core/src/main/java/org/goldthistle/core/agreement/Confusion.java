@@ -7,6 +7,7 @@ import java.util.Optional;
  * other's by column.
  */
 public final class Confusion {
+    private static final double NO_WIDTH = 1e-9;
     private static final double NORMAL_975 = 1.959964; // 95 % of a normal distribution lies within so many deviations
 
     private final long[][] counts;
@@ -133,5 +134,11 @@ public final class Confusion {
      * @param low end of the 95 % interval
      * @param high end of the 95 % interval
      */
-    public record Kappa(double value, double standardError, double low, double high) {}
+    public record Kappa(double value, double standardError, double low, double high) {
+
+        /** Whether the interval says anything: of a few trees that all agree it is a point, though nobody is that sure. */
+        public boolean hasInterval() {
+            return high - low > NO_WIDTH;
+        }
+    }
 }

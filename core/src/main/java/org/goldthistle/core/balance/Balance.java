@@ -3,6 +3,7 @@ package org.goldthistle.core.balance;
 import static org.goldthistle.core.balance.ModelConstants.DECIBANS_PER_NAT;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -18,6 +19,7 @@ public final class Balance {
     private final List<WeighedReading> readings;
     private final double[] shares; // φ by reading
     private final double[][] contributions; // ℓ by reading and taxon, in nats
+    private final double[] logs; // ln of belief, not normalised: no number of replicates makes them all alike
     private final double[] posterior;
     private final int lead;
     private final int rival;
@@ -31,12 +33,13 @@ public final class Balance {
         for (int j = 0; j < contributions.length; j++) {
             contributions[j] = readings.get(j).contribution(shares[j]);
         }
-        this.posterior = posterior(prior, contributions);
-        this.lead = bestBut(posterior, -1);
-        this.rival = bestBut(posterior, lead);
+        this.logs = logs(prior, contributions);
+        this.posterior = normalised(logs.clone());
+        this.lead = bestBut(logs, -1);
+        this.rival = bestBut(logs, lead);
     }
 
-    private static double[] posterior(double[] prior, double[][] contributions) {
+    private static double[] logs(double[] prior, double[][] contributions) {
         double[] logs = new double[prior.length];
         for (int k = 0; k < logs.length; k++) {
             logs[k] = Math.log(prior[k]);
@@ -44,7 +47,7 @@ public final class Balance {
                 logs[k] += contribution[k];
             }
         }
-        return normalised(logs);
+        return logs;
     }
 
     /** Shares that add up to 1 from logarithms; the largest is taken off before exp so that none overflows. */
@@ -64,11 +67,11 @@ public final class Balance {
         return logs;
     }
 
-    /** The taxon with the highest posterior, none-of-these and one other left out; ties go to the earlier. */
-    static int bestBut(double[] posterior, int leftOut) {
+    /** The taxon with the highest belief, none-of-these and one other left out; ties go to the earlier. */
+    static int bestBut(double[] logs, int leftOut) {
         int best = leftOut == 0 ? 1 : 0;
-        for (int k = best + 1; k < posterior.length - 1; k++) {
-            if (k != leftOut && posterior[k] > posterior[best]) {
+        for (int k = best + 1; k < logs.length - 1; k++) {
+            if (k != leftOut && logs[k] > logs[best]) {
                 best = k;
             }
         }
@@ -136,15 +139,7 @@ public final class Balance {
 
     /** Q of section 10: the posterior over the taxa alone, none-of-these set aside. */
     public double[] amongTaxa() {
-        double[] among = new double[posterior.length - 1];
-        double total = 0;
-        for (int k = 0; k < among.length; k++) {
-            total += posterior[k];
-        }
-        for (int k = 0; k < among.length; k++) {
-            among[k] = posterior[k] / total;
-        }
-        return among;
+        return normalised(Arrays.copyOf(logs, logs.length - 1));
     }
 
     /** The taxon with the highest posterior. */

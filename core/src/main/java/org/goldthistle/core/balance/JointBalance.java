@@ -29,9 +29,9 @@ public final class JointBalance {
                 logs[k] += reading.contribution[k];
             }
         }
+        this.lead = Balance.bestBut(logs, -1);
+        this.rival = Balance.bestBut(logs, lead);
         this.posterior = Balance.toShares(logs);
-        this.lead = Balance.bestBut(posterior, -1);
-        this.rival = Balance.bestBut(posterior, lead);
     }
 
     /**

@@ -1,6 +1,6 @@
 package org.goldthistle.core.balance;
 
-/** The constants of {@code docs/model.md}, each named once with the section it comes from. */
+/** The constants of {@code docs/model.md}, each named once with the section it comes from; tiers have their own. */
 public final class ModelConstants {
     private ModelConstants() {}
 
@@ -66,4 +66,67 @@ public final class ModelConstants {
 
     /** Section 5: decibans in a nat. */
     public static final double DECIBANS_PER_NAT = 10 / Math.log(10);
+
+    /** Section 11: what a hybrid's usual pair is wider by, in distances of its parents' centres. */
+    public static final double USUAL_WIDENING = 0.1;
+
+    /** Section 11: the same of its rare pair. */
+    public static final double RARE_WIDENING = 0.25;
+
+    /** Section 6: what the lead must have from features alone at the tally. */
+    public static final double TALLY_FROM_FEATURES = 0.60;
+
+    /** Section 8: a chance to settle above which it is worth going on. */
+    public static final double WORTH_GOING_ON = 0.05;
+
+    /** Section 8: a chance to settle from which a month is worth coming back in. */
+    public static final double WORTH_COMING_BACK = 0.5;
+
+    /** Section 6: points at or below which a contrary reading wants a written reason. */
+    public static final double WANTS_A_REASON = -5;
+
+    /** Section 8: points at or below which a reading contests the call. */
+    public static final double STRONG_CONTRARY = -10;
+
+    /** Section 8: share of none-of-these above which the call is contested. */
+    public static final double CONTESTED_BY_NONE_OF_THESE = 0.2;
+
+    /** Section 8: z above which the readings are too strange for the lead. */
+    public static final double SURPRISING = 3;
+
+    /** Section 8: share of a hybrid from which it contests the call of another. */
+    public static final double LIKELY_HYBRID = 0.3;
+
+    /** Section 7: least weight of a giveaway. */
+    public static final double GIVEAWAY_WEIGHT = 0.9;
+
+    /** Section 7: points that a giveaway has against every other species. */
+    public static final double GIVEAWAY_POINTS = 12;
+
+    /** Section 7: points at or below which another reading contradicts a giveaway. */
+    public static final double GIVEAWAY_CONTRARY = -7;
+
+    /** Section 7: summed points from which an organ supports the lead, or opposes it. */
+    public static final double ORGAN_POINTS = 3;
+
+    /** Section 9: points at or below which a reading is contrary. */
+    public static final double CONTRARY_POINTS = -1;
+
+    /** Section 11: probability below the interval. */
+    public static final double ANCESTRY_LOW_TAIL = 0.05;
+
+    /** Section 11: probability up to the interval's end. */
+    public static final double ANCESTRY_HIGH_TAIL = 0.95;
+
+    /** Section 10: what each hazard to the observer is worth, in minutes. */
+    public static final double HAZARD_COST = 1;
+
+    /** Section 10: a wound is shown only when no gentler check has this part of its gain. */
+    public static final double GENTLE_ENOUGH = 0.25;
+
+    /** Section 10: weight at or below which a check is not worth offering. */
+    public static final double LEAST_PLANNED_WEIGHT = 0.05;
+
+    /** Section 5a: expected points below which a character is not worth a second walk. */
+    public static final double LEAST_EXPECTED_POINTS = 0.5;
 }

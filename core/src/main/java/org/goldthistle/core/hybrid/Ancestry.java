@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.goldthistle.core.balance.Balance;
 import org.goldthistle.core.balance.GroupModel;
+import org.goldthistle.core.balance.ModelConstants;
 import org.goldthistle.core.balance.WeighedReading;
 import org.goldthistle.core.reading.Reading;
 import org.goldthistle.core.sheet.GroupSheet;
@@ -35,8 +36,6 @@ public record Ancestry(
         Optional<Double> mosaic) {
 
     private static final int STEPS = 100;
-    private static final double LOW_TAIL = 0.05;
-    private static final double HIGH_TAIL = 0.95;
 
     /** Halfway between the parents. */
     private static final double HALF = 0.5;
@@ -66,8 +65,8 @@ public record Ancestry(
         return new Ancestry(
                 hybrid,
                 mean,
-                firstReaching(curve, LOW_TAIL),
-                firstReaching(curve, HIGH_TAIL),
+                firstReaching(curve, ModelConstants.ANCESTRY_LOW_TAIL),
+                firstReaching(curve, ModelConstants.ANCESTRY_HIGH_TAIL),
                 boxed(curve),
                 index.index(),
                 index.mosaic());

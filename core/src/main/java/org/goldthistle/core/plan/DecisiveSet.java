@@ -21,7 +21,6 @@ import org.goldthistle.core.sheet.School;
  * @param enough whether that reaches the odds asked for
  */
 public record DecisiveSet(List<DiagnosticCharacter> characters, double expectedPoints, boolean enough) {
-    private static final double LEAST_POINTS = 0.5; // what brings less is not worth a second walk
 
     /** Copies the list. */
     public DecisiveSet {
@@ -57,7 +56,7 @@ public record DecisiveSet(List<DiagnosticCharacter> characters, double expectedP
         List<Worth> taken = new ArrayList<>();
         double together = 0;
         for (Worth next : offered) {
-            if (together < wanted && next.points() >= LEAST_POINTS) {
+            if (together < wanted && next.points() >= ModelConstants.LEAST_EXPECTED_POINTS) {
                 taken.add(next);
                 together = total(taken);
             }

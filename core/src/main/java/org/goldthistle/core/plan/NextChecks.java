@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Set;
 import org.goldthistle.core.balance.Balance;
 import org.goldthistle.core.balance.GroupModel;
+import org.goldthistle.core.balance.ModelConstants;
 import org.goldthistle.core.balance.WeighedReading;
 import org.goldthistle.core.reading.Context;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
@@ -15,11 +16,6 @@ import org.goldthistle.core.sheet.Harm;
 
 /** Which checks remain on a tree today, the most promising for its effort first: section 10. */
 public final class NextChecks {
-    /** Section 10: what each hazard to the observer is worth, in minutes. */
-    private static final double HAZARD_COST = 1;
-
-    /** Section 10: a wound is shown only when no gentler check has this part of its gain. */
-    private static final double GENTLE_ENOUGH = 0.25;
 
     private static final Comparator<NextCheck> BEST_FIRST = Comparator.comparingDouble(NextCheck::gainPerCost)
             .reversed()
@@ -91,7 +87,7 @@ public final class NextChecks {
         }
         List<NextCheck> suggested = new ArrayList<>();
         for (NextCheck check : offered) {
-            if (check.harm() != Harm.WOUND || gentlest < GENTLE_ENOUGH * check.gain()) {
+            if (check.harm() != Harm.WOUND || gentlest < ModelConstants.GENTLE_ENOUGH * check.gain()) {
                 suggested.add(check);
             }
         }
@@ -104,6 +100,6 @@ public final class NextChecks {
     private static double cost(Effort effort) {
         return effort.minutes()
                 + effort.harm().minutesWorth()
-                + HAZARD_COST * effort.hazards().size();
+                + ModelConstants.HAZARD_COST * effort.hazards().size();
     }
 }

@@ -3,6 +3,7 @@ package org.goldthistle.core.plan;
 import java.util.Optional;
 import org.goldthistle.core.balance.Balance;
 import org.goldthistle.core.balance.GroupModel;
+import org.goldthistle.core.balance.ModelConstants;
 import org.goldthistle.core.balance.Outcomes;
 import org.goldthistle.core.balance.Weight;
 import org.goldthistle.core.reading.Context;
@@ -14,7 +15,6 @@ import org.goldthistle.core.sheet.School;
  * weight depends on the outcome, since a weak absence counts less.
  */
 final class PlannedCheck {
-    private static final double LEAST_WEIGHT = 0.05; // section 10: below it a check is not worth offering
     private static final double NATS_PER_BIT = Math.log(2);
 
     private final DiagnosticCharacter character;
@@ -41,7 +41,8 @@ final class PlannedCheck {
 
     /** Whether some outcome would weigh enough. */
     boolean isWorthOffering() {
-        return weightIfPresent > LEAST_WEIGHT; // a weak absence weighs less than that, never more
+        return weightIfPresent
+                > ModelConstants.LEAST_PLANNED_WEIGHT; // a weak absence weighs less than that, never more
     }
 
     /** e of section 10, {@code w·n_eff·φ}, before the cluster's share. */

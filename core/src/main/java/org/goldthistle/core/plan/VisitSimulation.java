@@ -141,11 +141,17 @@ final class VisitSimulation {
         private int draw(int truth, TreeStream stream) {
             double point = stream.next();
             double[] up = cumulative[truth];
-            int x = 0;
-            while (x < up.length - 1 && point >= up[x]) {
-                x++;
+            int low = 0;
+            int high = up.length - 1;
+            while (low < high) { // the first outcome whose cumulative mass is above the point, else the last
+                int middle = (low + high) >>> 1;
+                if (point < up[middle]) {
+                    high = middle;
+                } else {
+                    low = middle + 1;
+                }
             }
-            return x;
+            return low;
         }
     }
 }

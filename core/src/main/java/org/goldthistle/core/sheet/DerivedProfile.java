@@ -3,6 +3,7 @@ package org.goldthistle.core.sheet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.goldthistle.core.balance.ModelConstants;
 
 /**
  * The profile of a hybrid whose sheet gives none, made from its parents' before blur and lapse: section 11 of
@@ -11,11 +12,6 @@ import java.util.Map;
  * @see "Anderson 1949, Introgressive Hybridization"
  */
 final class DerivedProfile {
-    /** How far the usual limits are moved outwards, as a part of the usual width: hybrids vary more. */
-    private static final double USUAL_WIDENING = 0.1;
-
-    /** How far the rare limits are moved outwards, as a part of the usual width. */
-    private static final double RARE_WIDENING = 0.25;
 
     private DerivedProfile() {}
 
@@ -32,10 +28,10 @@ final class DerivedProfile {
         double hi = mean(a.usuallyHigh(), b.usuallyHigh());
         double d = hi - lo;
         return new Range(
-                Math.max(0, mean(a.rarelyLow(), b.rarelyLow()) - RARE_WIDENING * d),
-                Math.max(0, lo - USUAL_WIDENING * d),
-                Math.max(0, hi + USUAL_WIDENING * d),
-                Math.max(0, mean(a.rarelyHigh(), b.rarelyHigh()) + RARE_WIDENING * d));
+                Math.max(0, mean(a.rarelyLow(), b.rarelyLow()) - ModelConstants.RARE_WIDENING * d),
+                Math.max(0, lo - ModelConstants.USUAL_WIDENING * d),
+                Math.max(0, hi + ModelConstants.USUAL_WIDENING * d),
+                Math.max(0, mean(a.rarelyHigh(), b.rarelyHigh()) + ModelConstants.RARE_WIDENING * d));
     }
 
     /** Unordered states: each parent's half the time. Ordered states: half that, half the state between the two. */

@@ -7,14 +7,14 @@ import org.goldthistle.core.RefusedException;
  * About 90 % of careful readings fall in the usual pair, about 99 % in the rare pair. A pair may have no width.
  */
 public record Range(double rarelyLow, double usuallyLow, double usuallyHigh, double rarelyHigh) {
-    /** @throws RefusedException if a bound is not finite or the four do not rise */
+    /** @throws RefusedException if the span is not finite or the four do not rise */
     public Range {
         boolean rises = rarelyLow <= usuallyLow && usuallyLow <= usuallyHigh && usuallyHigh <= rarelyHigh;
-        if (!(rises && Double.isFinite(rarelyLow) && Double.isFinite(rarelyHigh))) { // a NaN does not rise
+        if (!(rises && Double.isFinite(rarelyHigh - rarelyLow))) { // a NaN does not rise
             throw RefusedException.of(
                     "range",
                     "[" + rarelyLow + ", " + usuallyLow + ", " + usuallyHigh + ", " + rarelyHigh + "]",
-                    "four finite numbers that do not fall: rarely low, usually low, usually high, rarely high");
+                    "four numbers that do not fall, with a finite span: rarely low, usually low, usually high, rarely high");
         }
     }
 

@@ -10,6 +10,8 @@ import org.goldthistle.core.Refusals;
 
 /** The rules that hold between the parts of a sheet; what concerns one part alone is checked by that part. */
 final class SheetRules {
+    private static final int MOST_TAXA = 64;
+    private static final int MOST_CHARACTERS = 256;
     private static final double ABUNDANCE_TOTAL = 100;
     private static final double ABUNDANCE_TOLERANCE = 0.5;
 
@@ -42,7 +44,11 @@ final class SheetRules {
     }
 
     private void requireTaxa(Refusals refusals) {
-        refusals.require(taxa.size() >= 2, "taxa", taxa.size() + " of them", "at least two taxa");
+        refusals.require(
+                taxa.size() >= 2 && taxa.size() <= MOST_TAXA,
+                "taxa",
+                taxa.size() + " of them",
+                "2 to " + MOST_TAXA + " taxa");
         for (Taxon taxon : taxa) {
             refusals.require(taxonIds.add(taxon.id()), "taxa", "\"" + taxon.id() + "\" twice", "each id once");
         }
@@ -92,6 +98,11 @@ final class SheetRules {
 
     private void requireCharacters(Refusals refusals) {
         refusals.require(!characters.isEmpty(), "characters", "none", "at least one character");
+        refusals.require(
+                characters.size() <= MOST_CHARACTERS,
+                "characters",
+                characters.size() + " of them",
+                MOST_CHARACTERS + " characters at most");
         Set<String> ids = new HashSet<>();
         for (DiagnosticCharacter character : characters) {
             refusals.require(ids.add(character.id()), "characters", "\"" + character.id() + "\" twice", "each id once");

@@ -15,7 +15,7 @@ import org.goldthistle.core.Refusals;
  * @param standing in the sheet's region
  * @param abundance of 100 wild trees of the group, how many, in [0, 100]
  * @param plantedAbundance of 100 planted trees of the group, how many, in [0, 100]
- * @param habitat multipliers on abundance by habitat key, at least 0; unlisted = 1
+ * @param habitat multipliers on abundance by habitat key, in [0, 1000]; unlisted = 1
  */
 public record Taxon(
         String id,
@@ -27,6 +27,8 @@ public record Taxon(
         double abundance,
         double plantedAbundance,
         Map<Habitat, Double> habitat) {
+
+    private static final double LARGEST_MULTIPLIER = 1000;
 
     /** @throws org.goldthistle.core.RefusedException if a figure lies outside its range or parents and rank disagree */
     public Taxon {
@@ -41,10 +43,10 @@ public record Taxon(
         requirePercent(refusals, "abundance", abundance);
         requirePercent(refusals, "plantedAbundance", plantedAbundance);
         habitat.forEach((key, multiplier) -> refusals.require(
-                multiplier >= 0 && Double.isFinite(multiplier),
+                multiplier >= 0 && multiplier <= LARGEST_MULTIPLIER,
                 "habitat." + key.code(),
                 multiplier,
-                "a multiplier of 0 or more"));
+                "a multiplier from 0 to 1000"));
         refusals.throwIfAny();
     }
 

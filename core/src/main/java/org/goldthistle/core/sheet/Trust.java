@@ -14,9 +14,9 @@ import org.goldthistle.core.Refusals;
  * @param weight in [0, 1]: 1 counts in full, 0.9 strong, 0.65 supporting, 0.3 a hint
  * @param schools other weights in [0, 1] where a school of practice differs
  * @param months in which the character can be read at all, 1-12, at least one
- * @param stages multipliers by life stage, at least 0
- * @param materials multipliers by where the material came from, at least 0
- * @param positions multipliers by place in the crown, at least 0
+ * @param stages multipliers by life stage, in [0, 10]
+ * @param materials multipliers by where the material came from, in [0, 10]
+ * @param positions multipliers by place in the crown, in [0, 10]
  */
 public record Trust(
         double weight,
@@ -25,6 +25,8 @@ public record Trust(
         Map<LifeStage, Double> stages,
         Map<Material, Double> materials,
         Map<Position, Double> positions) {
+
+    private static final double LARGEST_MULTIPLIER = 10;
 
     /** @throws org.goldthistle.core.RefusedException if a figure lies outside its range */
     public Trust {
@@ -101,9 +103,9 @@ public record Trust(
 
     private static <K extends Coded> void requireMultipliers(Refusals refusals, String key, Map<K, Double> map) {
         map.forEach((of, multiplier) -> refusals.require(
-                multiplier >= 0 && Double.isFinite(multiplier),
+                multiplier >= 0 && multiplier <= LARGEST_MULTIPLIER,
                 key + "." + of.code(),
                 multiplier,
-                "a multiplier of 0 or more"));
+                "a multiplier from 0 to 10"));
     }
 }

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.goldthistle.core.balance.Balance;
 import org.goldthistle.core.balance.GroupModel;
+import org.goldthistle.core.balance.ModelConstants;
 import org.goldthistle.core.balance.WeighedReading;
 import org.goldthistle.core.balance.Weighing;
 import org.goldthistle.core.hybrid.Ancestry;
@@ -26,13 +27,10 @@ import org.goldthistle.core.sheet.Zone;
 
 /**
  * All that the evidence on one tree amounts to, at the tier that it is asked for. The balances, the tier and the
- * conditions are there at once; what takes longer (plan, reasons, outlook …) is reckoned when it is asked for.
+ * conditions are there at once; what takes longer (plan, reasons, outlook …) is reckoned when it is asked for, and the plan
+ * is kept: an assessment belongs to one thread.
  */
 public final class Assessment {
-    private static final double TALLY_FROM_FEATURES = 0.60;
-    private static final double WORTH_GOING_ON = 0.05;
-    private static final double WORTH_COMING_BACK = 0.5;
-    private static final double WANTS_A_REASON = -5;
 
     private final GroupModel model;
     private final Evidence evidence;
@@ -198,7 +196,7 @@ public final class Assessment {
         all.add(Condition.share(Need.Kind.THRESHOLD, threshold, deciding.posterior(deciding.lead())));
         if (tier == Tier.TALLY) {
             double alone = featuresAlone.posterior(deciding.lead());
-            all.add(Condition.share(Need.Kind.FEATURES_ALONE, TALLY_FROM_FEATURES, alone));
+            all.add(Condition.share(Need.Kind.FEATURES_ALONE, ModelConstants.TALLY_FROM_FEATURES, alone));
         } else {
             int supporting = Rules.supporting(deciding).size();
             all.add(Condition.organs(rules.quorum().isPresent(), tier.quorum(), supporting));
@@ -237,7 +235,7 @@ public final class Assessment {
         List<Condition> wanted = new ArrayList<>();
         for (int j = 0; j < deciding.readings().size(); j++) {
             String character = deciding.readings().get(j).character().id();
-            if (deciding.points(j, deciding.lead(), deciding.rival()) <= WANTS_A_REASON) {
+            if (deciding.points(j, deciding.lead(), deciding.rival()) <= ModelConstants.WANTS_A_REASON) {
                 Need reason = new Need(Need.Kind.REASON, Optional.of(character));
                 wanted.add(Condition.of(reason, record.reasoned().contains(character)));
             }
@@ -270,7 +268,7 @@ public final class Assessment {
         if (isSignable()) {
             return Verdict.SIGNABLE;
         }
-        boolean hope = offered().stream().anyMatch(check -> check.chanceToSettle() > WORTH_GOING_ON);
+        boolean hope = offered().stream().anyMatch(check -> check.chanceToSettle() > ModelConstants.WORTH_GOING_ON);
         return hope ? Verdict.OPEN : Verdict.UNSETTLED;
     }
 
@@ -347,7 +345,7 @@ public final class Assessment {
             case OPEN -> Recommendation.of(Recommendation.Kind.GO_ON);
             case UNSETTLED ->
                 outlook(seed)
-                        .firstAfter(evidence.context().month(), WORTH_COMING_BACK)
+                        .firstAfter(evidence.context().month(), ModelConstants.WORTH_COMING_BACK)
                         .map(month -> Recommendation.comeBack(month.month()))
                         .orElseGet(() -> Recommendation.of(
                                 mayBeCross() ? Recommendation.Kind.LABORATORY : Recommendation.Kind.FALLBACK));

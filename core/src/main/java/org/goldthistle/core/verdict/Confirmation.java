@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import org.goldthistle.core.balance.Balance;
+import org.goldthistle.core.balance.ModelConstants;
 import org.goldthistle.core.balance.WeighedReading;
 
 /**
@@ -19,8 +20,6 @@ import org.goldthistle.core.balance.WeighedReading;
 public record Confirmation(
         List<WeighedReading> confirming, List<WeighedReading> pivotal, List<WeighedReading> contrary, boolean exact) {
 
-    private static final double CONTRARY_POINTS = -1;
-
     static Confirmation of(Balance deciding, double threshold) {
         if (!(deciding.posterior(deciding.lead()) >= threshold)) {
             return new Confirmation(List.of(), List.of(), List.of(), true);
@@ -32,7 +31,7 @@ public record Confirmation(
             if (!(set.posteriorWithout(j) >= threshold) || !set.leadsWithout(j)) {
                 pivotal.add(j);
             }
-            if (deciding.points(j, deciding.lead(), deciding.rival()) <= CONTRARY_POINTS) {
+            if (deciding.points(j, deciding.lead(), deciding.rival()) <= ModelConstants.CONTRARY_POINTS) {
                 contrary.add(j);
             }
         }

@@ -4,16 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.goldthistle.core.balance.Balance;
+import org.goldthistle.core.balance.ModelConstants;
 import org.goldthistle.core.balance.Weighing;
 import org.goldthistle.core.sheet.School;
 import org.goldthistle.core.sheet.Taxon;
 
 /** Gathers every reason of section 8 why a call is contested. */
 final class ContestedReasons {
-    private static final double STRONG_CONTRARY = -10;
-    private static final double NONE_OF_THESE = 0.2;
-    private static final double SURPRISE = 3;
-    private static final double HYBRID = 0.3;
 
     private final Assessment assessment;
     private final Terms terms;
@@ -31,8 +28,10 @@ final class ContestedReasons {
         addIf(assessment.verdict() == Verdict.UNSETTLED, Reason.Kind.UNSETTLED);
         addIf(assessment.rules().differ(), Reason.Kind.RULES_DIFFER);
         addIf(hasStrongContrary(), Reason.Kind.STRONG_CONTRARY);
-        addIf(assessment.deciding().noneOfThese() > NONE_OF_THESE, Reason.Kind.NONE_OF_THESE);
-        addIf(assessment.surprise() > SURPRISE, Reason.Kind.SURPRISE);
+        addIf(
+                assessment.deciding().noneOfThese() > ModelConstants.CONTESTED_BY_NONE_OF_THESE,
+                Reason.Kind.NONE_OF_THESE);
+        addIf(assessment.surprise() > ModelConstants.SURPRISING, Reason.Kind.SURPRISE);
         addSchools();
         addIf(hasLikelyHybrid(), Reason.Kind.HYBRID);
         addIndices();
@@ -49,7 +48,7 @@ final class ContestedReasons {
     private boolean hasStrongContrary() {
         Balance deciding = assessment.deciding();
         for (int j = 0; j < deciding.readings().size(); j++) {
-            if (deciding.points(j, deciding.lead(), deciding.rival()) <= STRONG_CONTRARY) {
+            if (deciding.points(j, deciding.lead(), deciding.rival()) <= ModelConstants.STRONG_CONTRARY) {
                 return true;
             }
         }
@@ -76,7 +75,9 @@ final class ContestedReasons {
         Balance deciding = assessment.deciding();
         List<Taxon> taxa = assessment.model().sheet().taxa();
         for (int k = 0; k < taxa.size(); k++) {
-            if (taxa.get(k).isHybrid() && k != deciding.lead() && deciding.posterior(k) >= HYBRID) {
+            if (taxa.get(k).isHybrid()
+                    && k != deciding.lead()
+                    && deciding.posterior(k) >= ModelConstants.LIKELY_HYBRID) {
                 return true;
             }
         }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.goldthistle.core.balance.Balance;
+import org.goldthistle.core.balance.ModelConstants;
 import org.goldthistle.core.balance.WeighedReading;
 import org.goldthistle.core.reading.Certainty;
 import org.goldthistle.core.sheet.Organ;
@@ -22,12 +23,6 @@ import org.goldthistle.core.sheet.Taxon;
  * @param quorum organs that agree
  */
 public record Rules(Optional<Taxon> balance, Optional<Taxon> giveaway, Optional<Taxon> quorum) {
-    /** Summed points from which an organ supports the lead against the rival, or opposes it. */
-    public static final double ORGAN_POINTS = 3;
-
-    private static final double GIVEAWAY_WEIGHT = 0.9;
-    private static final double GIVEAWAY_POINTS = 12;
-    private static final double GIVEAWAY_CONTRARY = -7;
 
     static Rules of(Balance deciding, Tier tier, double threshold) {
         Taxon lead = deciding.model().sheet().taxa().get(deciding.lead());
@@ -66,7 +61,7 @@ public record Rules(Optional<Taxon> balance, Optional<Taxon> giveaway, Optional<
     static Set<Organ> supporting(Balance deciding) {
         Set<Organ> supporting = EnumSet.noneOf(Organ.class);
         organPoints(deciding).forEach((organ, points) -> {
-            if (points >= ORGAN_POINTS) {
+            if (points >= ModelConstants.ORGAN_POINTS) {
                 supporting.add(organ);
             }
         });
@@ -76,10 +71,10 @@ public record Rules(Optional<Taxon> balance, Optional<Taxon> giveaway, Optional<
     private static boolean quorum(Map<Organ, Double> organPoints, int asked) {
         int support = 0;
         for (double points : organPoints.values()) {
-            if (points <= -ORGAN_POINTS) {
+            if (points <= -ModelConstants.ORGAN_POINTS) {
                 return false;
             }
-            support += points >= ORGAN_POINTS ? 1 : 0;
+            support += points >= ModelConstants.ORGAN_POINTS ? 1 : 0;
         }
         return support >= asked;
     }
@@ -99,7 +94,7 @@ public record Rules(Optional<Taxon> balance, Optional<Taxon> giveaway, Optional<
     /** Whether one trusted, certain reading of the tree itself speaks clearly for a against every other species. */
     private static boolean settles(Balance deciding, int reading, int a) {
         WeighedReading weighed = deciding.readings().get(reading);
-        if (weighed.weight() < GIVEAWAY_WEIGHT
+        if (weighed.weight() < ModelConstants.GIVEAWAY_WEIGHT
                 || weighed.reading().certainty() != Certainty.SURE
                 || weighed.character().isSite()) {
             return false;
@@ -108,7 +103,7 @@ public record Rules(Optional<Taxon> balance, Optional<Taxon> giveaway, Optional<
         int beaten = 0;
         for (int b = 0; b < taxa.size(); b++) {
             if (b != a && !taxa.get(b).isHybrid()) {
-                if (deciding.points(reading, a, b) < GIVEAWAY_POINTS) {
+                if (deciding.points(reading, a, b) < ModelConstants.GIVEAWAY_POINTS) {
                     return false;
                 }
                 beaten++;
@@ -121,7 +116,7 @@ public record Rules(Optional<Taxon> balance, Optional<Taxon> giveaway, Optional<
     private static boolean isContradicted(Balance deciding, int settling, int a) {
         for (int j = 0; j < deciding.readings().size(); j++) {
             for (int b = 0; j != settling && b < deciding.model().taxonCount(); b++) {
-                if (b != a && deciding.points(j, a, b) <= GIVEAWAY_CONTRARY) {
+                if (b != a && deciding.points(j, a, b) <= ModelConstants.GIVEAWAY_CONTRARY) {
                     return true;
                 }
             }

@@ -28,6 +28,20 @@ class AgreementTest {
     }
 
     @Test
+    void two_trees_that_agree_leave_the_interval_open() {
+        Confusion.Kappa kappa =
+                Confusion.of(new long[][] {{1, 0}, {0, 1}}).kappa().orElseThrow();
+
+        assertThat(kappa.value()).isEqualTo(1);
+        assertThat(kappa.hasInterval()).isFalse();
+        assertThat(Confusion.of(new long[][] {{20, 5}, {10, 15}})
+                        .kappa()
+                        .orElseThrow()
+                        .hasInterval())
+                .isTrue();
+    }
+
+    @Test
     void kappa_of_two_answers_by_hand() {
         // p_o = 0.7; rows and columns (0.5, 0.5) and (0.6, 0.4), so p_e = 0.3 + 0.2 = 0.5 and kappa = 0.4
         Confusion table = Confusion.of(new long[][] {{20, 5}, {10, 15}});

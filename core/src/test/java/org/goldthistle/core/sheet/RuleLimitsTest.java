@@ -35,23 +35,23 @@ class RuleLimitsTest {
                 within(
                         "stages.pole",
                         0,
-                        1e9,
+                        10,
                         value -> trust(1, Set.of(1), Map.of(), Map.of(LifeStage.POLE, value), Map.of(), Map.of())),
                 within(
                         "materials.litter",
                         0,
-                        1e9,
+                        10,
                         value -> trust(1, Set.of(1), Map.of(), Map.of(), Map.of(Material.LITTER, value), Map.of())),
                 within(
                         "positions.shade",
                         0,
-                        1e9,
+                        10,
                         value -> trust(1, Set.of(1), Map.of(), Map.of(), Map.of(), Map.of(Position.SHADE, value))),
                 within("likeness", 0, 1, value -> new Replication(1, value)),
                 within("x", 0, 1, value -> new StateProfile(Map.of("x", value, "y", 1 - value))),
                 within("abundance", 0, 100, value -> taxon(value, 1, Map.of())),
                 within("plantedAbundance", 0, 100, value -> taxon(1, value, Map.of())),
-                within("habitat.wet", 0, 1e9, value -> taxon(1, 1, Map.of(Habitat.WET, value))),
+                within("habitat.wet", 0, 1000, value -> taxon(1, 1, Map.of(Habitat.WET, value))),
                 within("undecided", 0, 1e9, value -> index("i", "n", "s", "a", "b", 1, 0, value)));
     }
 
