@@ -1,0 +1,47 @@
+package org.goldthistle.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+/** What an observer is told of their own account, and what a lead sets for everybody's. */
+class AccountTest extends BrowserTest {
+    @Test
+    void whoever_signs_in_is_told_of_failed_tries_once() {
+        ApiClient guesser = new ApiClient(application.url());
+        guesser.send("GET", "/api/session", null);
+        for (int i = 0; i < 3; i++) {
+            guesser.send("POST", "/api/session", Map.of("callSign", "Wren", "passphrase", "guess " + i));
+        }
+
+        Page wren = signedIn("Wren");
+
+        Locator told = wren.getByText("tried to sign in as Wren with a wrong passphrase, 3 times");
+        assertThat(told).isVisible();
+        wren.getByRole(AriaRole.NAVIGATION).getByText("Plots").click();
+        assertThat(told).isVisible(); // until it is put away
+        wren.getByText("I have read this").click();
+        assertThat(told).isHidden();
+        wren.reload();
+        assertThat(wren.getByRole(AriaRole.BANNER)).isVisible();
+        assertThat(told).isHidden();
+    }
+
+    @Test
+    void a_lead_sets_for_how_long_sessions_may_lie_still() {
+        Page lead = signedIn("Treecreeper");
+        lead.navigate(application.url() + "/people");
+        Locator limit = lead.getByLabel("A session ends after lying still for");
+        assertThat(limit).hasValue("720");
+
+        limit.selectOption("240");
+
+        lead.reload();
+        assertThat(limit).hasValue("240");
+        limit.selectOption("720");
+    }
+}
