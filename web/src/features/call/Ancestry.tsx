@@ -9,20 +9,34 @@ type Props = {
   readonly probabilities: readonly number[]
 }
 
+/** What the descent most likely is, in words: a pure parent first, where one is likelier than not. */
+function descentWords(
+  { mean, low, high, pureFirst, pureSecond }: Props['ancestry'],
+  first: string,
+  second: string,
+) {
+  const range = `${percent(mean)} of its descent from ${second}, likely ${percent(low)} to ${percent(high)}.`
+  if (pureFirst == null || pureSecond == null) return range
+  const [name, share] = pureFirst >= pureSecond ? [first, pureFirst] : [second, pureSecond]
+  return share > 0.5 ? `Most likely pure ${name} (${share.toFixed(2)}), or a backcross. ${range}` : range
+}
+
 const WIDTH = 300
 const HEIGHT = 54
 
 /** How likely each descent between a hybrid's parents is, from all of the first to all of the second. */
 export function Ancestry({ sheet, ancestry, probabilities }: Props) {
   const [first, second] = [taxonName(sheet, ancestry.first), taxonName(sheet, ancestry.second)]
-  const most = Math.max(...probabilities, 1e-9)
+  const inner = probabilities.slice(1, -1) // the ends are masses of their own: a pure parent each
+  const most = Math.max(...inner, 1e-9)
   const x = (share: number) => share * WIDTH
-  const curve = probabilities
+  const curve = inner
     .map(
-      (p, i, all) =>
-        `${x(i / (all.length - 1)).toFixed(1)},${(HEIGHT - (p / most) * (HEIGHT - 6)).toFixed(1)}`,
+      (p, i) =>
+        `${x((i + 1) / (inner.length + 1)).toFixed(1)},${(HEIGHT - (p / most) * (HEIGHT - 6)).toFixed(1)}`,
     )
     .join('L')
+  const pure = [probabilities[0] ?? 0, probabilities.at(-1) ?? 0]
   const figure = (value: number | undefined | null) =>
     value === undefined || value === null ? '–' : value.toFixed(2)
   return (
@@ -39,6 +53,14 @@ export function Ancestry({ sheet, ancestry, probabilities }: Props) {
           className="fill-gold-wash"
         />
         <path d={`M0,${HEIGHT}L${curve}L${WIDTH},${HEIGHT}Z`} className="fill-slate-wash stroke-slate" />
+        {pure.map((share, i) => (
+          <path
+            key={i === 0 ? 'first' : 'second'}
+            d={`M${x(i)},${HEIGHT}V${HEIGHT - share * (HEIGHT - 6)}`}
+            className="stroke-slate"
+            strokeWidth="7"
+          />
+        ))}
         <path d={`M${x(0.5)},${HEIGHT}v6M0,${HEIGHT}H${WIDTH}`} className="stroke-ink" />
         <path d={`M${x(ancestry.mean)},0V${HEIGHT + 6}`} className="stroke-thistle" strokeWidth="2.5" />
       </svg>
@@ -48,11 +70,11 @@ export function Ancestry({ sheet, ancestry, probabilities }: Props) {
         <span>all {second}</span>
       </p>
       <p className="text-sm">
-        {percent(ancestry.mean)} of its descent from {second}, likely {percent(ancestry.low)} to{' '}
-        {percent(ancestry.high)}; this is not the share of belief in the hybrid.{' '}
-        <Term id="index">Hybrid index</Term> <span className="figure">{figure(ancestry.index)}</span>,{' '}
-        <Term id="mosaic" /> <span className="figure">{figure(ancestry.mosaic)}</span>: near 0 all of it is
-        halfway, near 1 each feature takes after one parent.
+        {descentWords(ancestry, first, second)} The bars at the ends are the pure parents, the hill between
+        them mixtures; this is not the share of belief in the hybrid. <Term id="index">Hybrid index</Term>{' '}
+        <span className="figure">{figure(ancestry.index)}</span>, <Term id="mosaic" />{' '}
+        <span className="figure">{figure(ancestry.mosaic)}</span>: near 0 all of it is halfway, near 1 each
+        feature takes after one parent.
       </p>
     </section>
   )

@@ -97,6 +97,8 @@ final class JsonLines implements SpecimenLines {
         node.put("mean", ancestry.mean());
         node.put("low", ancestry.low());
         node.put("high", ancestry.high());
+        node.put("first", ancestry.pureFirst());
+        node.put("second", ancestry.pureSecond());
         node.put("index", ancestry.index().orElse(null));
         node.put("mosaic", ancestry.mosaic().orElse(null));
     }

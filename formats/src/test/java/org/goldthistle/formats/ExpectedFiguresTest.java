@@ -118,6 +118,8 @@ class ExpectedFiguresTest {
             assertEquals(figures.get("mean").asDouble(), ancestry.mean(), TOLERANCE);
             assertEquals(figures.get("low").asDouble(), ancestry.low(), TOLERANCE);
             assertEquals(figures.get("high").asDouble(), ancestry.high(), TOLERANCE);
+            assertEquals(figures.get("first").asDouble(), ancestry.pureFirst(), TOLERANCE);
+            assertEquals(figures.get("second").asDouble(), ancestry.pureSecond(), TOLERANCE);
             assertOptional(figures.get("index"), ancestry.index());
             assertOptional(figures.get("mosaic"), ancestry.mosaic());
         }

@@ -105,7 +105,11 @@ record Judgement(
         }
     }
 
-    /** Descent between a hybrid's parents; the share is that of the second. */
+    /**
+     * Descent between a hybrid's parents; the share is that of the second.
+     *
+     * @param pureFirst probability that it is the first parent alone; null, as the next: signed before that was reckoned
+     */
     record AncestryDto(
             String hybrid,
             String first,
@@ -113,6 +117,8 @@ record Judgement(
             double mean,
             double low,
             double high,
+            @Nullable Double pureFirst,
+            @Nullable Double pureSecond,
             @Nullable Double index,
             @Nullable Double mosaic) {
         static AncestryDto of(Ancestry ancestry) {
@@ -123,6 +129,8 @@ record Judgement(
                     ancestry.mean(),
                     ancestry.low(),
                     ancestry.high(),
+                    ancestry.pureFirst(),
+                    ancestry.pureSecond(),
                     ancestry.index().orElse(null),
                     ancestry.mosaic().orElse(null));
         }

@@ -21,7 +21,7 @@ public sealed interface Likelihood permits StateLikelihood, NumberLikelihood {
     /** What a planned check of the character can turn out as, section 10. */
     Outcomes outcomes();
 
-    /** How unexpected the first replicate is under a taxon: the terms of section 8's z. */
+    /** How unexpected the replicates are under a taxon, in their mean: the terms of section 8's z. */
     Surprise surprise(Observed observed, int taxon);
 
     /**

@@ -92,7 +92,7 @@ public final class ModelConstants {
     public static final double CONTESTED_BY_NONE_OF_THESE = 0.2;
 
     /** Section 8: z above which the readings are too strange for the lead. */
-    public static final double SURPRISING = 3;
+    public static final double SURPRISING = 2;
 
     /** Section 8: share of a hybrid from which it contests the call of another. */
     public static final double LIKELY_HYBRID = 0.3;
@@ -112,11 +112,14 @@ public final class ModelConstants {
     /** Section 9: points at or below which a reading is contrary. */
     public static final double CONTRARY_POINTS = -1;
 
-    /** Section 11: probability below the interval. */
-    public static final double ANCESTRY_LOW_TAIL = 0.05;
+    /** Section 8: no single replicate of a measure surprises more than this, in nats. */
+    public static final double MOST_SURPRISE = 8;
 
-    /** Section 11: probability up to the interval's end. */
-    public static final double ANCESTRY_HIGH_TAIL = 0.95;
+    /** Section 11: what is believed of each pure parent before a reading. */
+    public static final double PURE_PARENT = 0.3;
+
+    /** Section 11: what the interval of an ancestry holds. */
+    public static final double ANCESTRY_INTERVAL = 0.90;
 
     /** Section 10: what each hazard to the observer is worth, in minutes. */
     public static final double HAZARD_COST = 1;

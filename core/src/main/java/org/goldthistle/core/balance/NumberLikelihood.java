@@ -2,6 +2,7 @@ package org.goldthistle.core.balance;
 
 import static org.goldthistle.core.balance.ModelConstants.LAPSE;
 import static org.goldthistle.core.balance.ModelConstants.LEAST_SPREAD;
+import static org.goldthistle.core.balance.ModelConstants.MOST_SURPRISE;
 import static org.goldthistle.core.balance.ModelConstants.NONE_OF_THESE_NUMBERS;
 import static org.goldthistle.core.balance.ModelConstants.PLANNED_BINS;
 import static org.goldthistle.core.balance.ModelConstants.SPREAD_FLOOR;
@@ -119,12 +120,16 @@ public final class NumberLikelihood implements Likelihood {
         return outcomes;
     }
 
-    /** s = ½((x−c)/σ)², of which mean and variance are ½ each. */
+    /** s = min(8, ½((x−c)/σ)²), of which mean and variance are taken as ½ each. */
     @Override
     public Surprise surprise(Observed observed, int taxon) {
-        double value = ((ValuesObserved) observed).values().get(0);
-        double z = (value - spreads[taxon].centre()) / spreads[taxon].spreadAt(value);
-        return new Surprise(0.5 * z * z, 0.5, 0.5);
+        var values = ((ValuesObserved) observed).values();
+        double found = 0;
+        for (double value : values) {
+            double z = (value - spreads[taxon].centre()) / spreads[taxon].spreadAt(value);
+            found += Math.min(MOST_SURPRISE, 0.5 * z * z) / values.size();
+        }
+        return new Surprise(found, 0.5, 0.5);
     }
 
     @Override

@@ -108,8 +108,12 @@ public final class StateLikelihood implements Likelihood {
             mean += each * information;
             meanSquare += each * information * information;
         }
-        int seen = indexOf(((StatesObserved) observed).states().get(0));
-        return new Surprise(-Math.log(p[seen]), mean, meanSquare - mean * mean);
+        var seen = ((StatesObserved) observed).states();
+        double found = 0;
+        for (String state : seen) {
+            found -= Math.log(p[indexOf(state)]) / seen.size();
+        }
+        return new Surprise(found, mean, meanSquare - mean * mean);
     }
 
     /** Blur and lapse are linear, so what is mixed before them may as well be mixed after. */

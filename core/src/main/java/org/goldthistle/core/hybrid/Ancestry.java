@@ -17,8 +17,10 @@ import org.goldthistle.core.sheet.Taxon;
  *
  * @param hybrid the hybrid whose parents these are
  * @param mean of q, in [0, 1]
- * @param low the first q of the grid with a cumulative probability of at least 0.05
- * @param high the first with at least 0.95
+ * @param low start of the narrowest run of q that holds 0.90 or more, the first of equals
+ * @param high its end
+ * @param pureFirst probability of q = 0: the tree is the first parent, purely
+ * @param pureSecond probability of q = 1
  * @param curve probability of each q on the grid 0, 0.01 … 1, adding up to 1
  * @param index the hybrid index in [0, 1]: 0 all like the first parent, 1 all like the second; empty when no reading
  *     separates the parents
@@ -31,11 +33,14 @@ public record Ancestry(
         double mean,
         double low,
         double high,
+        double pureFirst,
+        double pureSecond,
         List<Double> curve,
         Optional<Double> index,
         Optional<Double> mosaic) {
 
     private static final int STEPS = 100;
+    private static final double ROUNDING = 1e-12;
 
     /** Halfway between the parents. */
     private static final double HALF = 0.5;
@@ -62,11 +67,14 @@ public record Ancestry(
             mean += curve[i] * i / STEPS;
         }
         HybridIndex index = HybridIndex.of(featuresAlone, first, second);
+        int[] interval = narrowest(curve);
         return new Ancestry(
                 hybrid,
                 mean,
-                firstReaching(curve, ModelConstants.ANCESTRY_LOW_TAIL),
-                firstReaching(curve, ModelConstants.ANCESTRY_HIGH_TAIL),
+                (double) interval[0] / STEPS,
+                (double) interval[1] / STEPS,
+                curve[0],
+                curve[STEPS],
                 boxed(curve),
                 index.index(),
                 index.mosaic());
@@ -83,6 +91,10 @@ public record Ancestry(
             shares[i] = (double) i / STEPS;
         }
         double[] logs = new double[STEPS + 1];
+        for (int i = 0; i <= STEPS; i++) {
+            boolean pure = i == 0 || i == STEPS;
+            logs[i] = Math.log(pure ? ModelConstants.PURE_PARENT : (1 - 2 * ModelConstants.PURE_PARENT) / (STEPS - 1));
+        }
         for (int j = 0; j < balance.readings().size(); j++) {
             WeighedReading weighed = balance.readings().get(j);
             Reading reading = weighed.reading();
@@ -96,15 +108,20 @@ public record Ancestry(
         return Balance.toShares(logs);
     }
 
-    private static double firstReaching(double[] curve, double probability) {
-        double cumulative = 0;
-        for (int i = 0; i < STEPS; i++) {
-            cumulative += curve[i];
-            if (cumulative >= probability) {
-                return (double) i / STEPS;
+    /** The first of the shortest runs of grid points that hold the interval's probability: its ends. */
+    private static int[] narrowest(double[] curve) {
+        double[] up = new double[curve.length + 1];
+        for (int i = 0; i < curve.length; i++) {
+            up[i + 1] = up[i] + curve[i];
+        }
+        for (int width = 0; width < STEPS; width++) {
+            for (int from = 0; from + width <= STEPS; from++) {
+                if (up[from + width + 1] - up[from] >= ModelConstants.ANCESTRY_INTERVAL - ROUNDING) {
+                    return new int[] {from, from + width};
+                }
             }
         }
-        return 1;
+        return new int[] {0, STEPS};
     }
 
     private static List<Double> boxed(double[] curve) {

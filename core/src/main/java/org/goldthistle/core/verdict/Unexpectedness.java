@@ -9,8 +9,9 @@ final class Unexpectedness {
     private Unexpectedness() {}
 
     /**
-     * {@code z = Σw(s − e)/√Σw²v} over the readings, each by its first replicate: about standard normal when the lead
-     * is right, large when the tree fits none of the taxa. 0 where there is nothing to divide by.
+     * {@code z = Σw(s̄ − e)/√Σw²vd} over the readings, s̄ the mean over a reading's replicates and
+     * {@code d = (1 + (n−1)·likeness)/n}: about standard normal when the lead is right, large when the tree fits none of the
+     * taxa. 0 where there is nothing to divide by.
      */
     static double z(Balance deciding) {
         double sum = 0;
@@ -21,7 +22,7 @@ final class Unexpectedness {
                     .surprise(reading.reading().observed(), deciding.lead());
             double w = reading.weight();
             sum += w * (surprise.found() - surprise.expected());
-            variance += w * w * surprise.variance();
+            variance += w * w * surprise.variance() / reading.looks();
         }
         return variance > 0 ? sum / Math.sqrt(variance) : 0;
     }

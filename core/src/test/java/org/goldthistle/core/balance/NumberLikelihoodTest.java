@@ -97,11 +97,22 @@ class NumberLikelihoodTest {
     void surprise_is_half_the_squared_deviation() {
         double spread = 0.75 * 1.5 / 1.644854 + 0.25 * 3.5 / 2.575829; // right of the centre 6.5
 
-        Surprise surprise = likelihood(Measure.LENGTH).surprise(new ValuesObserved(List.of(9.0, 1.0)), 0);
+        Surprise surprise = likelihood(Measure.LENGTH).surprise(new ValuesObserved(List.of(9.0)), 0);
 
         assertEquals(0.5 * (2.5 / spread) * (2.5 / spread), surprise.found(), EXACT);
         assertEquals(0.5, surprise.expected(), EXACT);
         assertEquals(0.5, surprise.variance(), EXACT);
+    }
+
+    @Test
+    void surprise_is_the_mean_over_the_replicates_and_no_slip_is_worth_more_than_eight() {
+        Likelihood length = likelihood(Measure.LENGTH);
+        double one = length.surprise(new ValuesObserved(List.of(9.0)), 0).found();
+
+        assertEquals(
+                (one + 8) / 2,
+                length.surprise(new ValuesObserved(List.of(9.0, 5000.0)), 0).found(),
+                EXACT);
     }
 
     private static NumberLikelihood likelihood(Measure measure) {

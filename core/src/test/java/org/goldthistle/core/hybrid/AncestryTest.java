@@ -87,10 +87,12 @@ class AncestryTest {
     void nothing_read_leaves_ancestry_even_and_the_index_undefined() {
         Ancestry ancestry = ancestry();
 
-        // mass 1/101 at each of 0 … 1: cumulative 0.05 at the sixth point, 0.95 at the ninety-sixth
+        // 0.3 at each end, so that no run without one of them holds 0.90
         assertEquals(0.5, ancestry.mean(), EXACT);
-        assertEquals(0.05, ancestry.low(), EXACT);
-        assertEquals(0.95, ancestry.high(), EXACT);
+        assertEquals(0, ancestry.low(), EXACT);
+        assertEquals(1, ancestry.high(), EXACT);
+        assertEquals(0.3, ancestry.pureFirst(), EXACT);
+        assertEquals(0.3, ancestry.pureSecond(), EXACT);
         assertThat(ancestry.index()).isEmpty();
         assertThat(ancestry.mosaic()).isEmpty();
         assertThat(ancestry.mayBeHalf()).isTrue();
@@ -98,16 +100,31 @@ class AncestryTest {
 
     @Test
     void one_reading_draws_ancestry_along_the_mixture() {
-        // p(x | q) = 0.99(1−q) + 0.01q ∝ 1 over the grid: mean = Σ q·p / Σ p
+        // p(q | x) ∝ prior(q)·(0.99(1−q) + 0.01q): mean = Σ q·p / Σ p
         double weighted = 0;
         double total = 0;
         for (int i = 0; i <= 100; i++) {
             double q = i / 100.0;
-            weighted += q * (0.99 * (1 - q) + 0.01 * q);
-            total += 0.99 * (1 - q) + 0.01 * q;
+            double p = (i == 0 || i == 100 ? 0.3 : 0.4 / 99) * (0.99 * (1 - q) + 0.01 * q);
+            weighted += q * p;
+            total += p;
         }
 
-        assertEquals(weighted / total, ancestry(Sheets.saw("bark", "x")).mean(), EXACT);
+        Ancestry ancestry = ancestry(Sheets.saw("bark", "x"));
+
+        assertEquals(weighted / total, ancestry.mean(), EXACT);
+        assertEquals(0.3 * 0.99 / total, ancestry.pureFirst(), EXACT);
+        assertEquals(0.3 * 0.01 / total, ancestry.pureSecond(), EXACT);
+    }
+
+    @Test
+    void much_that_is_all_of_one_parent_leaves_that_parent_alone_in_the_interval() {
+        Ancestry ancestry = ancestry(Sheets.saw("bark", "x", "x", "x", "x"), Sheets.saw("leaf", "x", "x", "x", "x"));
+
+        assertEquals(0, ancestry.low(), EXACT);
+        assertThat(ancestry.high()).isLessThan(0.5);
+        assertThat(ancestry.pureFirst()).isGreaterThan(0.5);
+        assertThat(ancestry.mayBeHalf()).isFalse();
     }
 
     @Test
