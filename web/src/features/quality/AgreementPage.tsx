@@ -36,14 +36,19 @@ function Groups({ surveyId }: { readonly surveyId: string }) {
   if (!agreement.data) return <p role="status">Comparing the readings …</p>
   const { trees, groups } = agreement.data
   if (trees === 0) {
-    return <Notice tone="plain">No tree of this survey has been signed by two observers yet.</Notice>
+    return (
+      <Notice tone="plain">
+        No tree of this survey has been signed by two observers who did not know of each other’s call yet.
+      </Notice>
+    )
   }
   return (
     <>
       <p className="max-w-prose">
-        {counted(trees, 'tree')} signed by two or more. <strong>Kappa</strong> is agreement beyond chance: 1
-        is perfect, 0 what guessing gives; the line is where it lies 95 times in 100. <strong>Alpha</strong>{' '}
-        says the same of all readers at once. A dash: everybody always gave one answer, so it cannot be told.
+        {counted(trees, 'tree')} signed by two or more who had not seen what the other made of it.{' '}
+        <strong>Kappa</strong> is agreement beyond chance: 1 is perfect, 0 what guessing gives; the line is
+        where it lies 95 times in 100. <strong>Alpha</strong> says the same of all readers at once. A dash, or
+        no line: everybody always gave one answer, or the trees are too few to tell.
       </p>
       <div className="mt-4 grid items-start gap-4 lg:grid-cols-2">
         {groups.map((group) => (

@@ -117,42 +117,46 @@ public abstract class ServerTest {
     /** A tree of a group in a plot of its own, in the survey that all observers share. */
     protected static void plant(Caller caller, UUID plot, UUID tree, String group) {
         String path = surveyPath() + "/plots/" + plot;
-        caller.put(
-                        path,
-                        Map.of(
-                                "code",
-                                "Churn Edge " + plot,
-                                "latitude",
-                                55.03,
-                                "longitude",
-                                -20.38,
-                                "radiusMetres",
-                                15,
-                                "habitat",
-                                List.of(),
-                                "notes",
-                                ""))
-                .expect(200);
-        caller.put(
-                        path + "/trees/" + tree,
-                        Map.of(
-                                "tag",
-                                7,
-                                "azimuthDegrees",
-                                10,
-                                "distanceMetres",
-                                3,
-                                "diameterMillimetres",
-                                140,
-                                "stage",
-                                "mature",
-                                "origin",
-                                "wild",
-                                "conditionNotes",
-                                "",
-                                "groupId",
-                                group))
-                .expect(200);
+        caller.put(path, plotBody("Churn Edge " + plot)).expect(200);
+        caller.put(path + "/trees/" + tree, stemBody(7, group)).expect(200);
+    }
+
+    /** A plot as it is sent. */
+    protected static Map<String, Object> plotBody(String code) {
+        return Map.of(
+                "code",
+                code,
+                "latitude",
+                55.03,
+                "longitude",
+                -20.38,
+                "radiusMetres",
+                15,
+                "habitat",
+                List.of(),
+                "notes",
+                "");
+    }
+
+    /** A stem as it is sent. */
+    protected static Map<String, Object> stemBody(int tag, String group) {
+        return Map.of(
+                "tag",
+                tag,
+                "azimuthDegrees",
+                10,
+                "distanceMetres",
+                3,
+                "diameterMillimetres",
+                140,
+                "stage",
+                "mature",
+                "origin",
+                "wild",
+                "conditionNotes",
+                "",
+                "groupId",
+                group);
     }
 
     /** The address of a tree of the plot Kettle Moss 07 in the survey that all observers share. */

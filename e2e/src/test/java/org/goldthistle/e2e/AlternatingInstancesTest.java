@@ -74,7 +74,7 @@ class AlternatingInstancesTest {
     @Test
     void a_tree_is_read_and_signed_at_both() {
         ApiClient siskin = signedIn("Siskin");
-        String tree = plant(siskin);
+        String tree = siskin.plant(survey(siskin), "bird-cherries");
         for (String state : List.of("fine-sharp", "fine-sharp", "incurved")) {
             siskin.put(
                     tree + "/readings/" + UUID.randomUUID(),
@@ -85,46 +85,6 @@ class AlternatingInstancesTest {
 
         assertThat(bench.path("readings")).hasSize(1);
         assertThat(bench).isEqualTo(siskin.get(tree + "/bench"));
-    }
-
-    private static String plant(ApiClient caller) {
-        String plot = survey(caller) + "/plots/" + UUID.randomUUID();
-        UUID tree = UUID.randomUUID();
-        caller.put(
-                plot,
-                Map.of(
-                        "code",
-                        "Wrack " + tree,
-                        "latitude",
-                        55.03,
-                        "longitude",
-                        -20.38,
-                        "radiusMetres",
-                        15,
-                        "habitat",
-                        List.of(),
-                        "notes",
-                        ""));
-        caller.put(
-                plot + "/trees/" + tree,
-                Map.of(
-                        "tag",
-                        1,
-                        "azimuthDegrees",
-                        10,
-                        "distanceMetres",
-                        3,
-                        "diameterMillimetres",
-                        140,
-                        "stage",
-                        "mature",
-                        "origin",
-                        "wild",
-                        "conditionNotes",
-                        "",
-                        "groupId",
-                        "bird-cherries"));
-        return survey(caller) + "/trees/" + tree;
     }
 
     @Test

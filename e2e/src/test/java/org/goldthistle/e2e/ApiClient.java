@@ -12,8 +12,10 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.function.Supplier;
 
 /** A client of the API without a browser; with several addresses its requests go to one after the other. */
@@ -50,6 +52,23 @@ final class ApiClient {
 
     JsonNode put(String path, Object body) {
         return send("PUT", path, body).expect(200);
+    }
+
+    /**
+     * Plants a tree of a group in a plot of its own.
+     *
+     * @param survey its address
+     * @return the tree's address
+     */
+    String plant(String survey, String group) {
+        UUID tree = UUID.randomUUID();
+        String plot = survey + "/plots/" + UUID.randomUUID();
+        put(plot, Map.of("code", "Wrack " + tree, "radiusMetres", 15, "habitat", List.of(), "notes", ""));
+        Map<String, Object> stem = new HashMap<>(Map.of("tag", 1, "azimuthDegrees", 10, "distanceMetres", 3));
+        stem.putAll(Map.of("diameterMillimetres", 140, "stage", "mature", "origin", "wild"));
+        stem.putAll(Map.of("conditionNotes", "", "groupId", group));
+        put(plot + "/trees/" + tree, stem);
+        return survey + "/trees/" + tree;
     }
 
     /** Sends a body as JSON; null: none. */

@@ -3,7 +3,6 @@ package org.goldthistle.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -262,34 +261,7 @@ class AttackTest {
     }
 
     private String aTree() {
-        UUID tree = UUID.randomUUID();
-        String plot = survey + "/plots/" + UUID.randomUUID();
-        ObjectNode body = ApiClient.JSON.createObjectNode();
-        body.put("code", "Wrack " + tree)
-                .put("radiusMetres", 15)
-                .put("notes", "")
-                .putArray("habitat");
-        member.put(plot, body);
-        member.put(
-                plot + "/trees/" + tree,
-                Map.of(
-                        "tag",
-                        1,
-                        "azimuthDegrees",
-                        10,
-                        "distanceMetres",
-                        3,
-                        "diameterMillimetres",
-                        140,
-                        "stage",
-                        "mature",
-                        "origin",
-                        "wild",
-                        "conditionNotes",
-                        "",
-                        "groupId",
-                        "birches"));
-        return survey + "/trees/" + tree;
+        return member.plant(survey, "birches");
     }
 
     /** A small PNG whose compressed text unpacks to a size in bytes. */

@@ -1,12 +1,8 @@
 package org.goldthistle.account;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -14,6 +10,7 @@ import org.goldthistle.audit.AuditTrail;
 import org.goldthistle.audit.Place;
 import org.goldthistle.core.Coded;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.Sha256;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -96,7 +93,7 @@ class InvitationService {
         byte[] bytes = new byte[TOKEN_BYTES];
         random.nextBytes(bytes);
         String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-        invitation.renew(print(token), clock.instant());
+        invitation.renew(Sha256.of(token), clock.instant());
         invitations.save(invitation);
         audit.note(Optional.of(leadId), what, Place.NOWHERE, null, invitation.callSign());
         return token;
@@ -131,7 +128,7 @@ class InvitationService {
     @Transactional(readOnly = true)
     Invitation find(String token) {
         return invitations
-                .findByTokenSha256(print(token))
+                .findByTokenSha256(Sha256.of(token))
                 .filter(one -> one.isGood(clock.instant()))
                 .orElseThrow(() -> Problem.missing(
                         "no-such-invitation",
@@ -164,14 +161,5 @@ class InvitationService {
             audit.note(Optional.of(newcomer), "came in by an invitation", Place.NOWHERE, null, null);
         }
         invitation.use(clock.instant());
-    }
-
-    private static String print(String token) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException missing) {
-            throw new IllegalStateException("every Java has SHA-256", missing);
-        }
     }
 }

@@ -1,16 +1,13 @@
 package org.goldthistle.account;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.HexFormat;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import org.goldthistle.platform.Sha256;
 import org.goldthistle.platform.Turn;
 import org.goldthistle.platform.Turns;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -70,9 +67,8 @@ class SignInGuard {
         jdbc.sql("delete from sign_in_guard where last_failure_at < ?")
                 .param(Timestamp.from(now.minus(FORGOTTEN_AFTER)))
                 .update();
-        Optional<String> known = from.device()
-                .map(SignInGuard::print)
-                .filter(print -> observer.isPresent() && isKnown(observer.get(), print));
+        Optional<String> known =
+                from.device().map(Sha256::of).filter(print -> observer.isPresent() && isKnown(observer.get(), print));
         String source = known.orElse(from.address());
         Duration wait = Duration.ZERO;
         if (known.isEmpty()) {
@@ -146,7 +142,7 @@ class SignInGuard {
         Timestamp now = Timestamp.from(clock.instant());
         jdbc.sql("insert into known_device values (?, ?, ?) on conflict (observer_id, print) do update set"
                         + " last_at = excluded.last_at")
-                .params(observer, print(device), now)
+                .params(observer, Sha256.of(device), now)
                 .update();
         jdbc.sql("delete from known_device where last_at < ?")
                 .param(Timestamp.from(clock.instant().minus(DEVICE_FORGOTTEN_AFTER)))
@@ -168,15 +164,6 @@ class SignInGuard {
 
     private static String key(String callSign) {
         return callSign.toLowerCase(Locale.ROOT);
-    }
-
-    private static String print(String secret) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException missing) {
-            throw new IllegalStateException("every Java has SHA-256", missing);
-        }
     }
 
     private record Failures(int count, Instant last) {}

@@ -6,6 +6,7 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
 import org.goldthistle.photo.PhotoFile;
+import org.goldthistle.platform.Sha256;
 import org.hibernate.annotations.Immutable;
 import org.springframework.data.domain.Persistable;
 
@@ -36,7 +37,7 @@ class Photo implements Persistable<UUID> {
         this.characterId = characterId;
         this.mediaType = file.kind().mediaType();
         this.sentSha256 = sentSha256;
-        this.sha256 = PhotoService.sha256(file.content());
+        this.sha256 = Sha256.of(file.content());
         this.sizeBytes = file.content().length;
         this.content = file.content();
         this.recordedAt = recordedAt;

@@ -1,15 +1,13 @@
 package org.goldthistle.call;
 
 import java.io.InputStream;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
-import java.util.HexFormat;
 import java.util.Optional;
 import java.util.UUID;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.photo.PhotoFile;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.Sha256;
 import org.goldthistle.survey.SurveyedTree;
 import org.goldthistle.survey.TreeService;
 import org.springframework.stereotype.Service;
@@ -59,7 +57,7 @@ class PhotoService {
         Call call = service.openCall(of, photoId);
         SurveyedTree tree = trees.tree(of.surveyId(), of.treeId(), of.observerId());
         byte[] content = PhotoFile.bytes(sent);
-        String print = sha256(content);
+        String print = Sha256.of(content);
         Optional<Photo> known = photos.findById(photoId);
         if (known.isPresent()) {
             CallService.requireSame(
@@ -113,14 +111,5 @@ class PhotoService {
                         .map(one -> one.snapshot().photos())
                         .anyMatch(kept -> kept != null
                                 && kept.stream().anyMatch(one -> one.id().equals(photo.getId())));
-    }
-
-    /** The print of a file's content, in hex. */
-    static String sha256(byte[] content) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
-        } catch (NoSuchAlgorithmException missing) {
-            throw new IllegalStateException("every Java has SHA-256", missing);
-        }
     }
 }

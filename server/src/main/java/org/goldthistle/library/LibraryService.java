@@ -1,12 +1,9 @@
 package org.goldthistle.library;
 
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,6 +30,7 @@ import org.goldthistle.formats.GroupSheetJson;
 import org.goldthistle.formats.GroupSheetWriter;
 import org.goldthistle.formats.RegionOverlayJson;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.Sha256;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -71,7 +69,7 @@ public class LibraryService {
     @Transactional
     public OptionalInt keepUpToDate(String text) {
         GroupSheet sheet = GroupSheetJson.read(text);
-        String print = sha256(text);
+        String print = Sha256.of(text);
         Optional<SheetVersion> newest = versions.findFirstByGroupIdOrderByVersionDesc(sheet.id());
         boolean ownWork = newest.isPresent() && !newest.get().builtIn();
         if (ownWork || versions.existsByGroupIdAndSha256(sheet.id(), print)) {
@@ -109,7 +107,7 @@ public class LibraryService {
                         .orElse(0);
         String text = GroupSheetWriter.text(sheet);
         return SheetVersion.made(
-                UUID.randomUUID(), sheet.id(), version, sha256(text), text, clock.instant(), madeBy, note);
+                UUID.randomUUID(), sheet.id(), version, Sha256.of(text), text, clock.instant(), madeBy, note);
     }
 
     /** Lays what is different in a region over an original's new version; one that does not fit it stays behind. */
@@ -305,14 +303,5 @@ public class LibraryService {
                 stored.id(),
                 id -> new StoredSheet(
                         id, stored.version(), stored.sha256(), GroupModel.of(GroupSheetJson.read(stored.body()))));
-    }
-
-    private static String sha256(String text) {
-        try {
-            byte[] print = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(print);
-        } catch (NoSuchAlgorithmException missing) {
-            throw new IllegalStateException("every Java has SHA-256", missing);
-        }
     }
 }

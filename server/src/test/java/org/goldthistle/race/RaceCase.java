@@ -120,54 +120,18 @@ abstract class RaceCase extends TreeUnderReview {
 
     String newPlot() {
         String path = surveyPath() + "/plots/" + UUID.randomUUID();
-        siskin.put(path, plot("Wrack " + UUID.randomUUID())).expect(200);
+        siskin.put(path, plotBody("Wrack " + UUID.randomUUID())).expect(200);
         return path;
     }
 
     UUID newStem() {
         UUID stem = UUID.randomUUID();
-        siskin.put(newPlot() + "/trees/" + stem, stem(1)).expect(200);
+        siskin.put(newPlot() + "/trees/" + stem, stemBody(1, "bird-cherries")).expect(200);
         return stem;
     }
 
     static String trees(UUID tree) {
         return surveyPath() + "/trees/" + tree;
-    }
-
-    static Map<String, Object> plot(String code) {
-        return Map.of(
-                "code",
-                code,
-                "latitude",
-                55.03,
-                "longitude",
-                -20.38,
-                "radiusMetres",
-                15,
-                "habitat",
-                List.of(),
-                "notes",
-                "");
-    }
-
-    static Map<String, Object> stem(int tag) {
-        return Map.of(
-                "tag",
-                tag,
-                "azimuthDegrees",
-                10,
-                "distanceMetres",
-                3,
-                "diameterMillimetres",
-                140,
-                "stage",
-                "mature",
-                "origin",
-                "wild",
-                "conditionNotes",
-                "",
-                "groupId",
-                "bird-cherries");
     }
 
     static Map<String, Object> reading() {

@@ -16,7 +16,8 @@ class SurveyRaceTest extends RaceCase {
     List<Race> races() {
         List<Race> all = new ArrayList<>();
         surveys(all);
-        plotsAndTrees(all);
+        plots(all);
+        trees(all);
         return all;
     }
 
@@ -43,11 +44,11 @@ class SurveyRaceTest extends RaceCase {
             UUID plot = UUID.randomUUID();
             return new Round(
                     () -> lead.put(path + "/closed", Map.of("closed", true)),
-                    () -> lead.put(path + "/plots/" + plot, plot("Kettle 1")),
+                    () -> lead.put(path + "/plots/" + plot, plotBody("Kettle 1")),
                     (one, other) -> {
                         one.expect(200);
                         assertThat(other.status()).isIn(200, 409);
-                        lead.put(path + "/plots/" + UUID.randomUUID(), plot("Kettle 2"))
+                        lead.put(path + "/plots/" + UUID.randomUUID(), plotBody("Kettle 2"))
                                 .expectProblem(409, "survey-closed");
                     });
         }));
@@ -86,32 +87,32 @@ class SurveyRaceTest extends RaceCase {
         return settings.put("name", name).put("version", version);
     }
 
-    private void plotsAndTrees(List<Race> all) {
+    private void plots(List<Race> all) {
         String put = "PUT /api/surveys/{surveyId}/plots/{plotId}";
         all.add(new Race(put, "one id by two", () -> {
             String path = surveyPath() + "/plots/" + UUID.randomUUID();
             String code = "Wrack " + UUID.randomUUID();
-            return new Round(() -> siskin.put(path, plot(code)), () -> dipper.put(path, plot(code)), BOTH);
+            return new Round(() -> siskin.put(path, plotBody(code)), () -> dipper.put(path, plotBody(code)), BOTH);
         }));
         all.add(new Race(put, "one code by two", () -> {
             String code = "Wrack " + UUID.randomUUID();
             return new Round(
-                    () -> siskin.put(surveyPath() + "/plots/" + UUID.randomUUID(), plot(code)),
-                    () -> dipper.put(surveyPath() + "/plots/" + UUID.randomUUID(), plot(code)),
+                    () -> siskin.put(surveyPath() + "/plots/" + UUID.randomUUID(), plotBody(code)),
+                    () -> dipper.put(surveyPath() + "/plots/" + UUID.randomUUID(), plotBody(code)),
                     ONE);
         }));
         all.add(new Race("PUT /api/surveys/{surveyId}/plots/{plotId}/closed", "closed while a stem is recorded", () -> {
             String path = newPlot();
             return new Round(
                     () -> siskin.put(path + "/closed", Map.of("closed", true)),
-                    () -> dipper.put(path + "/trees/" + UUID.randomUUID(), stem(1)),
+                    () -> dipper.put(path + "/trees/" + UUID.randomUUID(), stemBody(1, "bird-cherries")),
                     (one, other) -> assertThat(List.of(one.status(), other.status()))
                             .isIn(List.of(200, 409), List.of(422, 200))); // a stem that is open keeps it open
         }));
         all.add(new Race("PUT /api/surveys/{surveyId}/plots/{plotId}/closed", "closed while a stem is read", () -> {
             String path = newPlot();
             UUID stem = UUID.randomUUID();
-            siskin.put(path + "/trees/" + stem, stem(1)).expect(200);
+            siskin.put(path + "/trees/" + stem, stemBody(1, "bird-cherries")).expect(200);
             siskin.put(trees(stem) + "/determinations/" + UUID.randomUUID(), signature("group"))
                     .expect(200);
             return new Round(
@@ -124,17 +125,23 @@ class SurveyRaceTest extends RaceCase {
                                 .expectProblem(409, "plot-closed");
                     });
         }));
+    }
+
+    private void trees(List<Race> all) {
         String tree = "PUT /api/surveys/{surveyId}/plots/{plotId}/trees/{treeId}";
         all.add(new Race(tree, "one tag by two", () -> {
             String path = newPlot() + "/trees/";
             return new Round(
-                    () -> siskin.put(path + UUID.randomUUID(), stem(3)),
-                    () -> dipper.put(path + UUID.randomUUID(), stem(3)),
+                    () -> siskin.put(path + UUID.randomUUID(), stemBody(3, "bird-cherries")),
+                    () -> dipper.put(path + UUID.randomUUID(), stemBody(3, "bird-cherries")),
                     ONE);
         }));
         all.add(new Race(tree, "one id by two", () -> {
             String path = newPlot() + "/trees/" + UUID.randomUUID();
-            return new Round(() -> siskin.put(path, stem(3)), () -> dipper.put(path, stem(3)), BOTH);
+            return new Round(
+                    () -> siskin.put(path, stemBody(3, "bird-cherries")),
+                    () -> dipper.put(path, stemBody(3, "bird-cherries")),
+                    BOTH);
         }));
         all.add(new Race("DELETE /api/surveys/{surveyId}/trees/{treeId}", "struck while it is read", () -> {
             UUID stem = newStem();
