@@ -53,6 +53,10 @@ export function Season({ sheet }: { readonly sheet: Sheet }) {
       {season.isPending && <p role="status">Playing trees through the year …</p>}
       {season.data && (
         <>
+          <p className="max-w-prose text-quiet">
+            {season.data.trees} trees of each taxon are played each month: a share is right to within ±{' '}
+            {(100 * season.data.error).toFixed(1)} (one standard error) or less.
+          </p>
           <Chart sheet={sheet} season={season.data} chosen={chosen} onChoose={setChosen} />
           <Matrix sheet={sheet} month={season.data.months[chosen - 1]} threshold={season.data.threshold} />
         </>

@@ -94,6 +94,7 @@ final class SeparabilityCommand implements Callable<Integer> {
         root.put("sheet", model.sheet().id());
         root.put("stage", stage.code());
         root.put("tier", tier.code());
+        root.put("trees", Separability.TREES);
         ArrayNode months = root.putArray("months");
         for (Separability.Month month : separability.months()) {
             ObjectNode node = months.addObject().put("month", month.month());
@@ -103,6 +104,7 @@ final class SeparabilityCommand implements Callable<Integer> {
                 Separability.Fate fate = month.taxa().get(truth);
                 byTaxon.putObject(taxa.get(truth).id())
                         .put("settle", fate.chanceToSettle(truth))
+                        .put("settleError", Separability.standardError(fate.chanceToSettle(truth)))
                         .put("mislead", fate.chanceToMislead(truth));
                 ObjectNode row = confusion.putObject(taxa.get(truth).id());
                 for (int name = 0; name < taxa.size(); name++) {
@@ -115,7 +117,12 @@ final class SeparabilityCommand implements Callable<Integer> {
     }
 
     private static void table(PrintWriter out, List<Taxon> taxa, Separability separability) {
-        out.printf(Locale.ROOT, "rightly settled, and wrongly, of 100 trees of each taxon%n%-6s", "month");
+        out.printf(
+                Locale.ROOT,
+                "rightly settled, and wrongly, of 100 trees of each taxon; %d were played, ± %.1f at most (one standard error)%n%-6s",
+                Separability.TREES,
+                100 * separability.largestError(),
+                "month");
         taxa.forEach(taxon -> out.printf(Locale.ROOT, " %16s", taxon.id()));
         out.println();
         for (Separability.Month month : separability.months()) {

@@ -8,9 +8,11 @@ import org.goldthistle.core.plan.Separability;
  * How well a sheet's taxa can be told apart through the year by somebody who reads all that can be read.
  *
  * @param threshold share of belief at which a tree counts as named, in [0, 1]
+ * @param trees that were drawn of each taxon a month
+ * @param error the largest standard error of the shares that are named rightly or wrongly
  * @param months from January to December
  */
-public record SeasonDto(double threshold, List<MonthChart> months) {
+public record SeasonDto(double threshold, int trees, double error, List<MonthChart> months) {
 
     static SeasonDto of(Separability separability, double threshold) {
         List<MonthChart> months = new ArrayList<>();
@@ -23,7 +25,7 @@ public record SeasonDto(double threshold, List<MonthChart> months) {
             }
             months.add(new MonthChart(month.month(), fates));
         }
-        return new SeasonDto(threshold, months);
+        return new SeasonDto(threshold, Separability.TREES, separability.largestError(), months);
     }
 
     /** One month, 1-12, with what becomes of trees of each taxon, in the sheet's order. */

@@ -8,6 +8,7 @@ import java.net.URI;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.goldthistle.core.RefusedException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.ConcurrencyFailureException;
@@ -34,6 +35,12 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
     @ExceptionHandler(Problem.class)
     ProblemDetail problem(Problem problem) {
         return problem.toDetail();
+    }
+
+    /** What the rules of the job refuse and nobody told in other words. */
+    @ExceptionHandler(RefusedException.class)
+    ProblemDetail refused(RefusedException refused) {
+        return Problem.unfit("refused", refused).toDetail();
     }
 
     /** Two wrote the same at one instant: the one that came second is told so, and finds the first when it looks. */

@@ -64,6 +64,9 @@ public final class ModelConstants {
     /** Section 10: equal bins into which a measure's span is cut when a check is planned. */
     public static final int PLANNED_BINS = 48;
 
+    /** Section 10: readings that a year played through may need to be drawn. */
+    public static final double MOST_DRAWN_READINGS = 2e8;
+
     /** Section 5: decibans in a nat. */
     public static final double DECIBANS_PER_NAT = 10 / Math.log(10);
 

@@ -1,12 +1,15 @@
 package org.goldthistle.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
+import org.goldthistle.core.RefusedException;
 import org.goldthistle.core.Sheets;
 import org.goldthistle.core.balance.Balance;
 import org.goldthistle.core.balance.GroupModel;
@@ -182,6 +185,33 @@ class PlanTest {
                 assertEquals(1, fate.chanceToSettle(truth) + fate.chanceToMislead(truth) + fate.unsettled(), EXACT);
             }
         }
+    }
+
+    @Test
+    void separability_plays_as_many_trees_of_each_taxon_and_says_how_sure_it_is() {
+        GroupSheet sheet = Sheets.sheet(Sheets.pairWithHybrid(), sharp("bark").build());
+
+        Separability separability = Separability.of(GroupModel.of(sheet), LifeStage.MATURE, RECORD, 5);
+
+        for (Separability.Month month : separability.months()) {
+            for (Separability.Fate fate : month.taxa()) {
+                assertEquals(Math.rint(fate.unsettled() * 400), fate.unsettled() * 400, EXACT);
+            }
+        }
+        assertThat(separability.largestError()).isBetween(0.0, 0.025); // √(½·½/400) at most
+        assertEquals(0.025, Separability.standardError(0.5), EXACT);
+    }
+
+    @Test
+    void a_year_that_nobody_would_wait_for_is_refused_in_words() {
+        DiagnosticCharacter[] many = IntStream.range(0, 220)
+                .mapToObj(i -> sharp("c" + i).replication(100, 0.5).build())
+                .toArray(DiagnosticCharacter[]::new);
+        GroupModel large = GroupModel.of(Sheets.sheet(Sheets.pair(), many));
+
+        assertThatThrownBy(() -> Separability.of(large, LifeStage.MATURE, RECORD, 5))
+                .isInstanceOf(RefusedException.class)
+                .hasMessageContaining("million drawn readings");
     }
 
     private static double settledInJune(GroupSheet sheet) {
