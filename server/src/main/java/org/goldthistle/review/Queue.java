@@ -38,7 +38,7 @@ class Queue {
 
     /** Whether the observer may do what the case waits for. */
     private static final String FOR_ME = "(k.state = 'waiting' and not :observer = any(k.readers)"
-            + " and not " + Sights.seen(":observer", "k.tree_id")
+            + " and " + Sights.notAmongSeen(":observer", "k.tree_id")
             + " or k.state = 'reading' and k.taken_by = :observer"
             + " or :decides and k.state in ('table', 'laboratory') and k.readers[1] <> :observer)";
 

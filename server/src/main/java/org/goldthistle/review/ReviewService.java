@@ -130,7 +130,7 @@ class ReviewService {
 
     private Optional<UUID> nextFor(UUID surveyId, SignedInObserver observer) {
         return jdbc.sql("select id from review_case where survey_id = :survey and state = 'waiting'"
-                        + " and not :observer = any(readers) and not " + Sights.seen(":observer", "tree_id")
+                        + " and not :observer = any(readers) and " + Sights.notAmongSeen(":observer", "tree_id")
                         + " order by opened_at, id limit 1")
                 .param("survey", surveyId)
                 .param("observer", observer.id())

@@ -69,6 +69,11 @@ public class Sights {
                 + "]::uuid[])";
     }
 
+    /** The opposite of {@link #hasSeen} for queries over many trees: what an observer has seen is gathered once. */
+    public static String notAmongSeen(String observer, String tree) {
+        return tree + " not in (select unnest(v.trees) from sight v where v.observer_id = " + observer + ")";
+    }
+
     /** {@link #canBeReadBlind} for queries: expressions of a survey's id and of a tree's. */
     public static String readableBlind(String survey, String tree) {
         return "exists (select 1 from survey_member m join observer able on able.id = m.observer_id"
