@@ -28,13 +28,13 @@ const HEIGHT = 54
 export function Ancestry({ sheet, ancestry, probabilities }: Props) {
   const [first, second] = [taxonName(sheet, ancestry.first), taxonName(sheet, ancestry.second)]
   const inner = probabilities.slice(1, -1) // the ends are masses of their own: a pure parent each
-  const most = Math.max(...inner, 1e-9)
+  // on one scale with the ends: the hill's mean height is what is believed of all mixtures together
+  const heights = inner.map((p) => p * inner.length)
+  const most = Math.max(1, ...heights)
   const x = (share: number) => share * WIDTH
-  const curve = inner
-    .map(
-      (p, i) =>
-        `${x((i + 1) / (inner.length + 1)).toFixed(1)},${(HEIGHT - (p / most) * (HEIGHT - 6)).toFixed(1)}`,
-    )
+  const y = (height: number) => (HEIGHT - (height / most) * (HEIGHT - 6)).toFixed(1)
+  const curve = heights
+    .map((height, i) => `${x((i + 1) / (heights.length + 1)).toFixed(1)},${y(height)}`)
     .join('L')
   const pure = [probabilities[0] ?? 0, probabilities.at(-1) ?? 0]
   const figure = (value: number | undefined | null) =>
@@ -56,7 +56,7 @@ export function Ancestry({ sheet, ancestry, probabilities }: Props) {
         {pure.map((share, i) => (
           <path
             key={i === 0 ? 'first' : 'second'}
-            d={`M${x(i)},${HEIGHT}V${HEIGHT - share * (HEIGHT - 6)}`}
+            d={`M${x(i)},${HEIGHT}V${y(share)}`}
             className="stroke-slate"
             strokeWidth="7"
           />
