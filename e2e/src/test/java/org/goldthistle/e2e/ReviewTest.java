@@ -112,7 +112,7 @@ class ReviewTest extends BrowserTest {
         lead.navigate(address);
         lead.getByText("Third look", new Page.GetByTextOptions().setExact(true)).click();
         lead.getByText("Decide", new Page.GetByTextOptions().setExact(true)).click();
-        assertThat(lead.getByText("Read it without knowing")).isVisible(); // the lead has not read it
+        assertThat(lead.getByText("Not yours to read blind")).isVisible(); // the lead saw both calls at the table
 
         Page nuthatch = signedIn("Nuthatch");
         nuthatch.navigate(address);
