@@ -110,7 +110,11 @@ run_restore() {
   say "restored; start it with ./goldthistle run"
 }
 
-restore_is_backup() { "$PG_BIN/pg_restore" --list "$1" 2>/dev/null | grep -q "TABLE DATA .* determination "; }
+restore_is_backup() {
+  local parts
+  parts=$("$PG_BIN/pg_restore" --list "$1" 2>/dev/null) || return 1
+  grep -q "TABLE DATA .* determination " <<<"$parts"
+}
 
 # restore_counts CLUSTER DATABASE: how many observers it has; 0: it is empty, or not there
 restore_counts() { pg_sql "$1" "$2" -tAc "select count(*) from observer" 2>/dev/null || echo 0; }

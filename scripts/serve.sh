@@ -112,6 +112,7 @@ serve_watch() {
     if ! pg_runs $CLUSTER; then
       say "$(date -Is) the database ended; starting it again"
       (pg_start $CLUSTER) || true
+      serve_follow_database "$name"
     fi
     if serve_is_ours "$name"; then continue; fi
     kept=()
@@ -133,6 +134,16 @@ serve_watch() {
     starts+=("$SECONDS")
     if serve_launch "$name" "$port"; then say "$(date -Is) it runs again"; fi
   done
+}
+
+# serve_follow_database NAME: where the database had to move, the server is ended, so that it starts where it is now
+serve_follow_database() {
+  local port
+  port=$(pg_port $CLUSTER)
+  if [[ $SPRING_DATASOURCE_URL == *":$port/"* ]]; then return 0; fi
+  export SPRING_DATASOURCE_URL=jdbc:postgresql://127.0.0.1:$port/${SPRING_DATASOURCE_URL##*/}
+  export SPRING_FLYWAY_URL=$SPRING_DATASOURCE_URL
+  if serve_is_ours "$name"; then kill "$(cat "$STATE/$name.pid")"; fi
 }
 
 # serve_why NAME: what the log says went wrong, without what only its makers read

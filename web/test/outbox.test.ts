@@ -111,6 +111,22 @@ describe('the outbox', () => {
     expect(outbox.snapshot()).toEqual([])
   })
 
+  it('tries again by itself what came at a busy moment, and refuses nothing of it', async () => {
+    const { outbox, Problem } = await opened()
+    const answers = ['busy', 'too-slow', 'taken']
+    const { got, send } = server(() => {
+      const answer = answers.shift()
+      if (answer !== 'taken') throw new Problem(429, `/problems/${answer}`, 'Send it again in a moment.')
+    })
+    outbox.start('Dipper', send)
+    outbox.add(entry('1', read('bark', 'smooth')))
+
+    await vi.advanceTimersByTimeAsync(60_000)
+
+    expect(got).toEqual(['1', '1', '1'])
+    expect(outbox.snapshot()).toEqual([])
+  })
+
   it('does not wait for its turn once the browser says that it is online again', async () => {
     const { outbox, got, comesBack } = await openedWhileAway()
     outbox.add(entry('1', read('bark', 'smooth')))

@@ -19,6 +19,14 @@ describe('an answer that says no', () => {
     expect(wordsOf(refused)).toBe('This does not fit.')
   })
 
+  it('tells why a server that can be reached is away', () => {
+    const away = failure(503, { type: '/problems/database-away', detail: 'The database does not answer.' })
+
+    expect(away).toBeInstanceOf(Away)
+    expect(wordsOf(away)).toBe('The database does not answer.')
+    expect(wordsOf(failure(502, undefined))).toContain('cannot be reached')
+  })
+
   it('carries what is kept where somebody else was first', () => {
     const stale = failure(409, {
       type: '/problems/stale',

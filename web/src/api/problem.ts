@@ -1,6 +1,8 @@
 /** One thing that is wrong with what was sent: where, what stood there, which rule it breaks. */
 export type Refusal = { readonly key: string; readonly found: string; readonly expected: string }
 
+const MOMENTARY = ['/problems/busy', '/problems/too-slow']
+
 /** An answer of the server that says what is wrong: an RFC 9457 problem detail. */
 export class Problem extends Error {
   readonly status: number
@@ -29,6 +31,11 @@ export class Problem extends Error {
     return this.type === '/problems/stale'
   }
 
+  /** Whether the same may well be taken a moment later: it came at a busy moment, or too slowly. */
+  get isMomentary(): boolean {
+    return this.status >= 500 || MOMENTARY.includes(this.type)
+  }
+
   /** Whether the caller must sign in before anything else. */
   get isSignedOut(): boolean {
     return this.status === 401 && this.type === '/problems/not-signed-in'
@@ -37,8 +44,11 @@ export class Problem extends Error {
 
 /** The server could not be reached, or something between here and it could not. */
 export class Away extends Error {
-  constructor() {
-    super('The server cannot be reached. What you enter is kept here and sent as soon as it answers.')
+  /** @param said what the server, or what is before it, said of that */
+  constructor(
+    said = 'The server cannot be reached. What you enter is kept here and sent as soon as it answers.',
+  ) {
+    super(said)
     this.name = 'Away'
   }
 }
@@ -54,7 +64,7 @@ function isDetail(value: unknown): value is Detail {
 
 /** What a failed answer means; `body` is its parsed content. */
 export function failure(status: number, body: unknown): Problem | Away {
-  if (GATEWAY.includes(status)) return new Away()
+  if (GATEWAY.includes(status)) return new Away(isDetail(body) ? body.detail : undefined)
   if (isDetail(body)) return new Problem(status, body.type, body.detail, body.refusals, body.kept)
   return new Problem(
     status,

@@ -9,16 +9,14 @@ type Props = {
   readonly probabilities: readonly number[]
 }
 
-/** What the descent most likely is, in words: a pure parent first, where one is likelier than not. */
-function descentWords(
-  { mean, low, high, pureFirst, pureSecond }: Props['ancestry'],
-  first: string,
-  second: string,
-) {
+/** What the descent most likely is, in words: a pure parent first, where the model says so. */
+function descentWords(sheet: Sheet, ancestry: Props['ancestry']) {
+  const { mean, low, high, likelyPure } = ancestry
+  const second = taxonName(sheet, ancestry.second)
   const range = `${percent(mean)} of its descent from ${second}, likely ${percent(low)} to ${percent(high)}.`
-  if (pureFirst == null || pureSecond == null) return range
-  const [name, share] = pureFirst >= pureSecond ? [first, pureFirst] : [second, pureSecond]
-  return share > 0.5 ? `Most likely pure ${name} (${share.toFixed(2)}), or a backcross. ${range}` : range
+  if (!likelyPure) return range
+  const share = likelyPure === ancestry.first ? ancestry.pureFirst : ancestry.pureSecond
+  return `Most likely pure ${taxonName(sheet, likelyPure)} (${(share ?? 0).toFixed(2)}), or a backcross. ${range}`
 }
 
 const WIDTH = 300
@@ -70,8 +68,8 @@ export function Ancestry({ sheet, ancestry, probabilities }: Props) {
         <span>all {second}</span>
       </p>
       <p className="text-sm">
-        {descentWords(ancestry, first, second)} The bars at the ends are the pure parents, the hill between
-        them mixtures; this is not the share of belief in the hybrid. <Term id="index">Hybrid index</Term>{' '}
+        {descentWords(sheet, ancestry)} The bars at the ends are the pure parents, the hill between them
+        mixtures; this is not the share of belief in the hybrid. <Term id="index">Hybrid index</Term>{' '}
         <span className="figure">{figure(ancestry.index)}</span>, <Term id="mosaic" />{' '}
         <span className="figure">{figure(ancestry.mosaic)}</span>: near 0 all of it is halfway, near 1 each
         feature takes after one parent.

@@ -147,7 +147,7 @@ class Outbox {
       this.drop(next.id)
       return true
     } catch (error) {
-      if (error instanceof Away || (error instanceof Problem && error.status >= 500)) {
+      if (error instanceof Away || (error instanceof Problem && error.isMomentary)) {
         this.timer = window.setTimeout(() => this.flush(), this.wait)
         this.wait = Math.min(LONGEST_WAIT, this.wait * 2)
         return false

@@ -3,7 +3,7 @@
 create table sight (
     id bigint generated always as identity primary key,
     observer_id uuid not null references observer,
-    scope text not null, -- bench, history, plot, queue, case, case-file, export, effects; before: not on record
+    scope text not null, -- bench, history, plot, queue, case, export, effects; before: not on record
     trees uuid[] not null check (cardinality(trees) > 0),
     seen_at timestamptz not null
 );

@@ -68,6 +68,21 @@ public final class Caller {
         return send(request);
     }
 
+    /** What comes back, byte by byte. */
+    public byte[] bytes(String path) {
+        try {
+            return http.send(
+                            HttpRequest.newBuilder(URI.create(base + path)).build(),
+                            HttpResponse.BodyHandlers.ofByteArray())
+                    .body();
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(stopped);
+        }
+    }
+
     public Answer post(String path, Object body) {
         return write("POST", path, body);
     }

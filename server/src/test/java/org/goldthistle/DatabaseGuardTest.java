@@ -9,7 +9,6 @@ import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.SingleConnectionDataSource;
 
@@ -26,22 +25,13 @@ class DatabaseGuardTest extends ServerTest {
             "review_decision",
             "sight");
 
-    @Value("${spring.flyway.url}")
-    private String url;
-
-    @Value("${spring.flyway.user}")
-    private String owner;
-
-    @Value("${spring.flyway.password}")
-    private String password;
-
     private SingleConnectionDataSource connection;
-    private JdbcClient asOwner;
+    private JdbcClient owner;
 
     @BeforeEach
     void connect() {
-        connection = new SingleConnectionDataSource(url, owner, password, true);
-        asOwner = JdbcClient.create(connection);
+        connection = asOwner();
+        owner = JdbcClient.create(connection);
     }
 
     @AfterEach
@@ -71,13 +61,12 @@ class DatabaseGuardTest extends ServerTest {
                         .rootCause()
                         .hasMessageContaining("permission denied");
             }
-            assertThatThrownBy(
-                            () -> asOwner.sql("truncate " + table + " cascade").update())
+            assertThatThrownBy(() -> owner.sql("truncate " + table + " cascade").update())
                     .as("as the owner: %s", table)
                     .hasMessageContaining("append-only");
         }
         for (String table : List.of("reading", "determination", "sheet_version", "audit_entry")) {
-            assertThatThrownBy(() -> asOwner.sql("delete from " + table).update())
+            assertThatThrownBy(() -> owner.sql("delete from " + table).update())
                     .as("as the owner: %s", table)
                     .hasMessageContaining("append-only");
         }
@@ -105,11 +94,11 @@ class DatabaseGuardTest extends ServerTest {
         plant(siskin, UUID.randomUUID(), tree, "bird-cherries");
         String readings = surveyPath() + "/trees/" + tree + "/readings/";
         siskin.put(readings + UUID.randomUUID(), reading()).expect(200);
-        asOwner.sql("create function disk_is_full() returns trigger language plpgsql as $$ begin"
+        owner.sql("create function disk_is_full() returns trigger language plpgsql as $$ begin"
                         + " raise exception 'could not extend file: No space left on device' using errcode = '53100';"
                         + " end $$")
                 .update();
-        asOwner.sql(
+        owner.sql(
                         "create trigger full_disk before insert on reading for each row when (new.character_id = 'fruit-collar')"
                                 + " execute function disk_is_full()")
                 .update();
@@ -119,8 +108,8 @@ class DatabaseGuardTest extends ServerTest {
                             Map.of("character", "fruit-collar", "states", List.of("star-collar"), "notSeen", false))
                     .expectProblem(507, "disk-full");
         } finally {
-            asOwner.sql("drop trigger full_disk on reading").update();
-            asOwner.sql("drop function disk_is_full()").update();
+            owner.sql("drop trigger full_disk on reading").update();
+            owner.sql("drop function disk_is_full()").update();
         }
 
         assertThat(siskin.put(

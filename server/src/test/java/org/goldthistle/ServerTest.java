@@ -20,7 +20,9 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Import;
 import org.springframework.context.annotation.Primary;
+import org.springframework.core.env.Environment;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.SingleConnectionDataSource;
 
 /**
  * The whole server over HTTP on a real PostgreSQL, with the demo's data and a clock that the test holds. One context
@@ -48,12 +50,24 @@ public abstract class ServerTest {
     @Autowired
     private TestClock clock;
 
+    @Autowired
+    private Environment environment;
+
     @LocalServerPort
     private int port;
 
     @BeforeEach
     void wind_the_clock_back() {
         clock.now = START;
+    }
+
+    /** A connection of the role that owns the tables, which the application does not work under. */
+    protected SingleConnectionDataSource asOwner() {
+        return new SingleConnectionDataSource(
+                environment.getRequiredProperty("spring.flyway.url"),
+                environment.getRequiredProperty("spring.flyway.user"),
+                environment.getRequiredProperty("spring.flyway.password"),
+                true);
     }
 
     protected void later(Duration by) {

@@ -57,7 +57,7 @@ class UpgradeTest extends ServerTest {
 
     @BeforeEach
     void a_schema_of_its_own() {
-        own = new SingleConnectionDataSource(url, owner, password, true);
+        own = asOwner();
         upgraded = JdbcClient.create(own);
         upgraded.sql("create schema upgrade").update();
         upgraded.sql("set search_path to upgrade, public").update();

@@ -8,11 +8,13 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.SequenceInputStream;
+import java.net.http.HttpRequest;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.UUID;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
@@ -121,6 +123,17 @@ class AttackTest {
                 i -> senders.get(i)
                         .sendInPieces(
                                 "PUT", tree + "/photos/" + UUID.randomUUID(), "image/png", () -> bytes(13 * MEGABYTE)));
+    }
+
+    @Test
+    void thirty_who_look_at_large_photos_at_once() throws IOException {
+        tally = new Tally();
+        String photo = aTree() + "/photos/" + UUID.randomUUID();
+        member.send("PUT", photo, "image/png", png(11 * MEGABYTE)).expect(200);
+
+        tally.atOnce(30, i -> member.send("GET", photo, "image/png", HttpRequest.BodyPublishers.noBody()));
+
+        assertThat(tally.done()).isEqualTo(30);
     }
 
     @Test
@@ -280,6 +293,18 @@ class AttackTest {
         for (String type : List.of("zTXt", "iTXt", "iCCP", "prVt")) {
             chunk(png, type, text.toByteArray());
         }
+        chunk(png, "IEND", new byte[0]);
+        return png.toByteArray();
+    }
+
+    /** A PNG of a size in bytes that cannot be packed any further. */
+    private static byte[] png(int size) throws IOException {
+        byte[] noise = new byte[size];
+        new Random(3).nextBytes(noise);
+        var png = new ByteArrayOutputStream();
+        png.write(new byte[] {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1A, '\n'});
+        chunk(png, "IHDR", new byte[] {0, 0, 8, 0, 0, 0, 8, 0, 8, 2, 0, 0, 0});
+        chunk(png, "IDAT", noise);
         chunk(png, "IEND", new byte[0]);
         return png.toByteArray();
     }

@@ -109,6 +109,7 @@ record Judgement(
      * Descent between a hybrid's parents; the share is that of the second.
      *
      * @param pureFirst probability that it is the first parent alone; null, as the next: signed before that was reckoned
+     * @param likelyPure the parent that it most likely is alone; null: neither
      */
     record AncestryDto(
             String hybrid,
@@ -119,6 +120,7 @@ record Judgement(
             double high,
             @Nullable Double pureFirst,
             @Nullable Double pureSecond,
+            @Nullable String likelyPure,
             @Nullable Double index,
             @Nullable Double mosaic) {
         static AncestryDto of(Ancestry ancestry) {
@@ -131,6 +133,7 @@ record Judgement(
                     ancestry.high(),
                     ancestry.pureFirst(),
                     ancestry.pureSecond(),
+                    ancestry.likelyPure().orElse(null),
                     ancestry.index().orElse(null),
                     ancestry.mosaic().orElse(null));
         }

@@ -10,7 +10,10 @@ import org.goldthistle.platform.Sha256;
 import org.hibernate.annotations.Immutable;
 import org.springframework.data.domain.Persistable;
 
-/** A photo of a call with its content; lists use {@link KeptPhoto}, which leaves the content where it is. */
+/**
+ * A photo of a call with its content, as it is stored. It is never read whole again: lists use {@link KeptPhoto}, and whoever is
+ * shown it gets it in pieces.
+ */
 @Entity
 @Immutable
 class Photo implements Persistable<UUID> {
@@ -51,33 +54,5 @@ class Photo implements Persistable<UUID> {
     @Override
     public boolean isNew() {
         return entryOrder == null; // the database numbers what it stored
-    }
-
-    UUID callId() {
-        return callId;
-    }
-
-    String characterId() {
-        return characterId;
-    }
-
-    String mediaType() {
-        return mediaType;
-    }
-
-    String sentSha256() {
-        return sentSha256;
-    }
-
-    String sha256() {
-        return sha256;
-    }
-
-    byte[] content() {
-        return content.clone();
-    }
-
-    Instant recordedAt() {
-        return recordedAt;
     }
 }

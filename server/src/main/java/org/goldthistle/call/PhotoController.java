@@ -4,14 +4,14 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Optional;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.platform.ForObservers;
-import org.springframework.http.CacheControl;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -54,16 +54,18 @@ class PhotoController {
     @ApiResponse(
             responseCode = "200",
             content = @Content(mediaType = "image/*", schema = @Schema(type = "string", format = "binary")))
-    ResponseEntity<byte[]> get(
+    void get(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
             @PathVariable UUID photoId,
-            @AuthenticationPrincipal SignedInObserver observer) {
-        Photo photo = photos.find(new TreeOfObserver(surveyId, treeId, observer.id()), photoId);
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType(photo.mediaType()))
-                .eTag(photo.sha256())
-                .cacheControl(CacheControl.noStore()) // whoever uses the device next has not seen it
-                .body(photo.content());
+            @AuthenticationPrincipal SignedInObserver observer,
+            HttpServletResponse response)
+            throws IOException {
+        ServedPhoto photo = photos.find(new TreeOfObserver(surveyId, treeId, observer.id()), photoId);
+        response.setContentType(photo.mediaType());
+        response.setContentLength(photo.sizeBytes());
+        response.setHeader(HttpHeaders.ETAG, '"' + photo.sha256() + '"');
+        response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store"); // whoever uses the device next has not seen it
+        photos.write(photo, response.getOutputStream());
     }
 }

@@ -1,6 +1,8 @@
 package org.goldthistle.call;
 
+import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.time.Clock;
 import java.util.Optional;
 import java.util.UUID;
@@ -17,6 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class PhotoService {
     private static final int MOST_PHOTOS = 60; // of one call
+    private static final int PIECE = 256 * 1024; // bytes
 
     private final CallService service;
     private final Desk desk;
@@ -58,7 +61,7 @@ class PhotoService {
         SurveyedTree tree = trees.tree(of.surveyId(), of.treeId(), of.observerId());
         byte[] content = PhotoFile.bytes(sent);
         String print = Sha256.of(content);
-        Optional<Photo> known = photos.findById(photoId);
+        Optional<ServedPhoto> known = photos.findServed(photoId);
         if (known.isPresent()) {
             CallService.requireSame(
                     known.get().callId().equals(call.id())
@@ -94,22 +97,29 @@ class PhotoService {
      * @throws Problem if there is none of that id for this observer
      */
     @Transactional(readOnly = true)
-    Photo find(TreeOfObserver of, UUID photoId) {
+    ServedPhoto find(TreeOfObserver of, UUID photoId) {
         SurveyedTree tree = trees.tree(of.surveyId(), of.treeId(), of.observerId());
-        return photos.findById(photoId)
+        return photos.findServed(photoId)
                 .filter(photo -> isVisible(photo, tree, of.observerId()))
                 .orElseThrow(() -> Problem.missing(
                         "no-such-photo",
                         "This tree has no such photo, or it belongs to a call that is not signed yet."));
     }
 
-    private boolean isVisible(Photo photo, SurveyedTree tree, UUID observerId) {
+    /** Writes a photo's content in pieces, so that however many look at once none is held whole, and no connection waits. */
+    void write(ServedPhoto photo, OutputStream to) throws IOException {
+        for (int first = 1; first <= photo.sizeBytes(); first += PIECE) {
+            to.write(photos.piece(photo.id(), first, PIECE));
+        }
+    }
+
+    private boolean isVisible(ServedPhoto photo, SurveyedTree tree, UUID observerId) {
         Call call = calls.findById(photo.callId()).orElseThrow();
         boolean own = call.treeId().equals(tree.id()) && call.observerId().equals(observerId);
         return own
                 || desk.signedFor(tree.id()).stream()
                         .map(one -> one.snapshot().photos())
                         .anyMatch(kept -> kept != null
-                                && kept.stream().anyMatch(one -> one.id().equals(photo.getId())));
+                                && kept.stream().anyMatch(one -> one.id().equals(photo.id())));
     }
 }

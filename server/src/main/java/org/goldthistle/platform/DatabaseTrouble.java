@@ -21,11 +21,19 @@ enum DatabaseTrouble {
                 // without a state it is the pool's own: a connection that broke and was thrown away
                 return sql.getSQLState() == null ? Optional.of(AWAY) : of(sql.getSQLState());
             }
-            if (cause == cause.getCause()) {
-                break;
-            }
         }
         return Optional.empty();
+    }
+
+    /** Whether two wrote the same key at one instant, or one what the other took away. */
+    static boolean isCollision(Throwable broken) {
+        for (Throwable cause = broken; cause != null; cause = cause.getCause()) {
+            if (cause instanceof SQLException sql) {
+                String state = sql.getSQLState();
+                return "23505".equals(state) || "23503".equals(state); // unique_violation, foreign_key_violation
+            }
+        }
+        return false;
     }
 
     /** By the codes of PostgreSQL: its appendix A. */

@@ -46,6 +46,9 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
     /** Two wrote the same at one instant: the one that came second is told so, and finds the first when it looks. */
     @ExceptionHandler({DataIntegrityViolationException.class, ConcurrencyFailureException.class})
     ProblemDetail atOneInstant(RuntimeException collided) {
+        if (collided instanceof DataIntegrityViolationException && !DatabaseTrouble.isCollision(collided)) {
+            return unforeseen(collided); // a rule of the database that nobody told before
+        }
         LOG.warn("two wrote the same at one instant: {}", collided.getMessage());
         return Problem.detail(
                 HttpStatus.CONFLICT,

@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.UUID;
 import javax.imageio.ImageIO;
 import org.goldthistle.Caller;
@@ -77,6 +79,27 @@ class PhotoTest extends ServerTest {
         dipper.putBytes(photo(4) + "?character=ears", picture(4)).expectProblem(422, "no-such-character");
         dipper.putBytes(photo(4).replace("/trees/", "/trees/" + UUID.randomUUID() + "/x"), picture(4))
                 .expect(404);
+    }
+
+    @Test
+    void a_photo_of_many_pieces_comes_back_as_it_went_in() throws IOException {
+        var large = new BufferedImage(700, 700, BufferedImage.TYPE_INT_RGB);
+        var noise = new Random(5);
+        for (int i = 0; i < 700 * 700; i++) {
+            large.setRGB(i % 700, i / 700, noise.nextInt());
+        }
+        var content = new ByteArrayOutputStream();
+        ImageIO.write(large, "png", content);
+        assertThat(content.size()).isGreaterThan(1024 * 1024);
+        Caller dipper = signedIn("Dipper");
+        String path = photo(4);
+
+        dipper.putBytes(path, content.toByteArray()).expect(200);
+
+        BufferedImage back = ImageIO.read(new ByteArrayInputStream(dipper.bytes(path)));
+        assertThat(back.getRGB(699, 699)).isEqualTo(large.getRGB(699, 699));
+        assertThat(dipper.bytes(path)).isEqualTo(dipper.bytes(path));
+        dipper.putBytes(path, content.toByteArray()).expect(200); // sent twice
     }
 
     private static String photo(int tag) {

@@ -121,6 +121,9 @@ public final class ModelConstants {
     /** Section 11: what is believed of each pure parent before a reading. */
     public static final double PURE_PARENT = 0.3;
 
+    /** Section 11: share above which a tree is told as most likely the pure parent. */
+    public static final double LIKELY_PURE = 0.5;
+
     /** Section 11: what the interval of an ancestry holds. */
     public static final double ANCESTRY_INTERVAL = 0.90;
 

@@ -85,6 +85,15 @@ public record Ancestry(
         return low <= HALF && HALF <= high;
     }
 
+    /** The id of the parent that the tree most likely is alone, not part of it; empty: neither. */
+    public Optional<String> likelyPure() {
+        Parents parents = hybrid.parents().orElseThrow();
+        if (pureFirst > ModelConstants.LIKELY_PURE) {
+            return Optional.of(parents.first());
+        }
+        return pureSecond > ModelConstants.LIKELY_PURE ? Optional.of(parents.second()) : Optional.empty();
+    }
+
     private static double[] curve(Balance balance, int first, int second) {
         double[] shares = new double[STEPS + 1];
         for (int i = 0; i <= STEPS; i++) {

@@ -93,6 +93,7 @@ class AncestryTest {
         assertEquals(1, ancestry.high(), EXACT);
         assertEquals(0.3, ancestry.pureFirst(), EXACT);
         assertEquals(0.3, ancestry.pureSecond(), EXACT);
+        assertThat(ancestry.likelyPure()).isEmpty();
         assertThat(ancestry.index()).isEmpty();
         assertThat(ancestry.mosaic()).isEmpty();
         assertThat(ancestry.mayBeHalf()).isTrue();
@@ -124,6 +125,7 @@ class AncestryTest {
         assertEquals(0, ancestry.low(), EXACT);
         assertThat(ancestry.high()).isLessThan(0.5);
         assertThat(ancestry.pureFirst()).isGreaterThan(0.5);
+        assertThat(ancestry.likelyPure()).contains("a");
         assertThat(ancestry.mayBeHalf()).isFalse();
     }
 
