@@ -1,20 +1,14 @@
 package org.goldthistle.exchange;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.InputStream;
-import java.sql.ResultSet;
-import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Clock;
-import java.time.Duration;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.RefusedException;
@@ -28,22 +22,16 @@ import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.Turn;
 import org.goldthistle.platform.Turns;
 import org.goldthistle.survey.SurveyService;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Files on their way in: sent, checked, stored whole or not at all. The work itself is done in the background. */
 @Service
 class ImportService {
-    private static final Logger LOG = LoggerFactory.getLogger(ImportService.class);
-    private static final int SAMPLE_ROWS = 4;
-    private static final int SHOWN_PROBLEMS = 200;
-    private static final Duration DEAD_AFTER = Duration.ofMinutes(2); // without a sign of life
-    private static final Set<String> AT_WORK = Set.of("checking", "storing");
 
+    private final SentFiles sent;
+    private final ImportView view;
     private final KeptFile files;
     private final ImportWorker worker;
     private final SurveyService surveys;
@@ -54,6 +42,8 @@ class ImportService {
     private final Clock clock;
 
     ImportService(
+            SentFiles sent,
+            ImportView view,
             KeptFile files,
             ImportWorker worker,
             SurveyService surveys,
@@ -62,6 +52,8 @@ class ImportService {
             ObjectMapper json,
             ImportUndo undo,
             Clock clock) {
+        this.sent = sent;
+        this.view = view;
         this.files = files;
         this.worker = worker;
         this.surveys = surveys;
@@ -81,8 +73,8 @@ class ImportService {
     public ImportDto send(UUID surveyId, UUID importId, UUID observerId, String name, InputStream content) {
         turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.ENTRY, importId));
         surveys.requireOpen(surveyId, observerId);
-        if (find(importId).isPresent()) {
-            own(surveyId, importId, observerId);
+        if (sent.find(importId).isPresent()) {
+            sent.own(surveyId, importId, observerId);
             jdbc.sql("delete from import_file where id = ?").param(importId).update();
         }
         Timestamp now = Timestamp.from(clock.instant());
@@ -104,7 +96,7 @@ class ImportService {
                     "This file cannot be read: " + unreadable.getMessage() + ". Nothing was kept; mend the file and"
                             + " send it again.");
         }
-        return show(surveyId, importId, observerId);
+        return view.of(surveyId, importId, observerId);
     }
 
     /**
@@ -116,7 +108,7 @@ class ImportService {
     public ImportDto readAs(UUID surveyId, UUID importId, UUID observerId, String encoding) {
         turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.ENTRY, importId));
         surveys.requireOpen(surveyId, observerId);
-        Kept kept = own(surveyId, importId, observerId);
+        SentFile kept = sent.own(surveyId, importId, observerId);
         requireIdle(kept);
         requireNotStored(kept);
         TextEncoding asked = Coded.find(TextEncoding.values(), encoding)
@@ -133,7 +125,7 @@ class ImportService {
                             + ". It stays as it was; choose another encoding.");
         }
         change(importId, "sent");
-        return show(surveyId, importId, observerId);
+        return view.of(surveyId, importId, observerId);
     }
 
     private void readAs(UUID importId, String format, TextEncoding encoding) throws IOException {
@@ -184,7 +176,7 @@ class ImportService {
     public ImportDto check(UUID surveyId, UUID importId, UUID observerId, List<ColumnDto> columns) {
         turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.ENTRY, importId));
         surveys.requireOpen(surveyId, observerId);
-        Kept kept = own(surveyId, importId, observerId);
+        SentFile kept = sent.own(surveyId, importId, observerId);
         requireIdle(kept);
         requireNotStored(kept);
         requireColumns(columns);
@@ -193,7 +185,7 @@ class ImportService {
                 .params(text(columns), importId)
                 .update();
         worker.checkAfterwards(importId);
-        return show(surveyId, importId, observerId);
+        return view.of(surveyId, importId, observerId);
     }
 
     /** Begins to store what was checked. */
@@ -201,7 +193,7 @@ class ImportService {
     public ImportDto store(UUID surveyId, UUID importId, UUID observerId) {
         turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.ENTRY, importId));
         surveys.requireOpen(surveyId, observerId);
-        Kept kept = own(surveyId, importId, observerId);
+        SentFile kept = sent.own(surveyId, importId, observerId);
         if (!kept.state().equals("checked") || kept.problems() > 0) {
             throw Problem.conflict(
                     "not-checked",
@@ -210,18 +202,18 @@ class ImportService {
         }
         change(importId, "storing");
         worker.storeAfterwards(importId, observerId);
-        return show(surveyId, importId, observerId);
+        return view.of(surveyId, importId, observerId);
     }
 
     /** Asks whoever works on it to stop; nothing of it stays. */
     @Transactional
     public ImportDto stop(UUID surveyId, UUID importId, UUID observerId) {
         turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.ENTRY, importId));
-        own(surveyId, importId, observerId);
+        sent.own(surveyId, importId, observerId);
         jdbc.sql("update import_file set stop_asked = true where id = ?")
                 .param(importId)
                 .update();
-        return show(surveyId, importId, observerId);
+        return view.of(surveyId, importId, observerId);
     }
 
     /**
@@ -233,15 +225,15 @@ class ImportService {
     public ImportDto takeBack(UUID surveyId, UUID importId, UUID observerId) {
         turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.ENTRY, importId));
         surveys.requireOpen(surveyId, observerId);
-        Kept kept = own(surveyId, importId, observerId);
+        SentFile kept = sent.own(surveyId, importId, observerId);
         if (kept.state().equals("taken-back")) {
-            return show(surveyId, importId, observerId); // sent twice
+            return view.of(surveyId, importId, observerId); // sent twice
         }
         if (!kept.state().equals("stored")) {
             throw Problem.conflict("not-stored", "Only a file that was stored can be taken back. Nothing was changed.");
         }
         undo.run(importId, surveyId, observerId, kept.name());
-        return show(surveyId, importId, observerId);
+        return view.of(surveyId, importId, observerId);
     }
 
     /** The files that an observer stored in a survey, the newest first. */
@@ -264,9 +256,9 @@ class ImportService {
     @Transactional
     public void forget(UUID surveyId, UUID importId, UUID observerId) {
         turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.ENTRY, importId));
-        Kept kept = own(surveyId, importId, observerId);
+        SentFile kept = sent.own(surveyId, importId, observerId);
         requireIdle(kept);
-        boolean wasStored = kept.state().equals("stored") || kept.state().equals("taken-back");
+        boolean wasStored = kept.wasStored();
         // what was stored stays on record, so that it can be taken back
         jdbc.sql(wasStored ? "delete from import_piece where import_id = ?" : "delete from import_file where id = ?")
                 .param(importId)
@@ -276,73 +268,19 @@ class ImportService {
     /** A file as it stands. */
     @Transactional
     public ImportDto show(UUID surveyId, UUID importId, UUID observerId) {
-        Kept kept = own(surveyId, importId, observerId);
-        List<String> headings = kept.headings();
-        List<List<String>> sample = new ArrayList<>();
-        try (RowFile rows = files.rows(importId, kept.format(), kept.encoding(), read -> {})) {
-            while (sample.size() < SAMPLE_ROWS) {
-                Optional<FileRow> row = rows.next();
-                if (row.isEmpty()) {
-                    break;
-                }
-                sample.add(headings.stream()
-                        .map(heading -> row.get().cells().getOrDefault(heading, ""))
-                        .toList());
-            }
-        } catch (IOException | RefusedException brokenFurtherOn) {
-            LOG.debug(
-                    "import {} cannot be read to the end of its sample; its check tells where",
-                    importId,
-                    brokenFurtherOn);
-        }
-        return new ImportDto(
-                importId,
-                kept.name(),
-                kept.format(),
-                kept.encoding().code(),
-                Arrays.stream(TextEncoding.values()).map(TextEncoding::code).toList(),
-                kept.state(),
-                headings,
-                sample,
-                kept.columns(),
-                fields(),
-                kept.rowsDone(),
-                kept.shareDone(),
-                kept.plotsNew(),
-                kept.treesNew(),
-                kept.problems(),
-                problems(importId),
-                kept.oddMedian(),
-                kept.told());
+        return view.of(surveyId, importId, observerId);
     }
 
-    private static List<ImportDto.FieldDto> fields() {
-        List<ImportDto.FieldDto> fields = new ArrayList<>();
-        for (SurveyField field : SurveyField.values()) {
-            fields.add(new ImportDto.FieldDto(field.code(), field.units()));
-        }
-        return fields;
-    }
-
-    private List<ImportDto.ProblemDto> problems(UUID importId) {
-        return jdbc.sql("select place, heading, problem from import_problem where import_id = ? order by place, heading"
-                        + " limit " + SHOWN_PROBLEMS)
-                .param(importId)
-                .query((row, i) -> new ImportDto.ProblemDto(
-                        row.getLong("place"), row.getString("heading"), row.getString("problem")))
-                .list();
-    }
-
-    private static void requireIdle(Kept kept) {
-        if (AT_WORK.contains(kept.state())) {
+    private static void requireIdle(SentFile kept) {
+        if (kept.isAtWork()) {
             throw Problem.conflict(
                     "still-at-work",
                     "This file is still being worked on. Nothing was changed; wait, or stop it first.");
         }
     }
 
-    private static void requireNotStored(Kept kept) {
-        if (kept.state().equals("stored") || kept.state().equals("taken-back")) {
+    private static void requireNotStored(SentFile kept) {
+        if (kept.wasStored()) {
             throw Problem.conflict("is-stored", "This file is stored already. Nothing was changed; send it again.");
         }
     }
@@ -375,68 +313,6 @@ class ImportService {
                 .update();
     }
 
-    private Kept own(UUID surveyId, UUID importId, UUID observerId) {
-        surveys.requireMember(surveyId, observerId);
-        return find(importId)
-                .filter(kept ->
-                        kept.surveyId().equals(surveyId) && kept.observerId().equals(observerId))
-                .map(this::buriedIfDead)
-                .orElseThrow(() -> Problem.missing(
-                        "no-such-import", "There is no such file on its way into this survey. Send it again."));
-    }
-
-    /** An instance that was killed leaves its work behind; nothing of it was stored. */
-    private Kept buriedIfDead(Kept kept) {
-        boolean isDead = AT_WORK.contains(kept.state())
-                && kept.aliveAt().toInstant().isBefore(clock.instant().minus(DEAD_AFTER));
-        if (!isDead) {
-            return kept;
-        }
-        jdbc.sql("update import_file set state = 'broken', told = ? where id = ?")
-                .params(
-                        "The server stopped while it worked on this file. Nothing was stored; check it again.",
-                        kept.id())
-                .update();
-        return find(kept.id()).orElseThrow();
-    }
-
-    private Optional<Kept> find(UUID importId) {
-        return jdbc.sql("select * from import_file where id = ?")
-                .param(importId)
-                .query((row, i) -> kept(row))
-                .optional();
-    }
-
-    private Kept kept(ResultSet row) throws SQLException {
-        String mapping = row.getString("mapping");
-        return new Kept(
-                row.getObject("id", UUID.class),
-                row.getObject("survey_id", UUID.class),
-                row.getObject("observer_id", UUID.class),
-                row.getString("name"),
-                row.getString("format"),
-                Coded.find(TextEncoding.values(), row.getString("encoding")).orElseThrow(),
-                row.getString("state"),
-                List.of((String[]) row.getArray("headings").getArray()),
-                mapping == null ? List.of() : columns(mapping),
-                row.getLong("rows_done"),
-                row.getDouble("share_done"),
-                row.getInt("plots_new"),
-                row.getInt("trees_new"),
-                row.getLong("problem_count"),
-                row.getObject("odd_median", Integer.class),
-                row.getString("told"),
-                row.getTimestamp("alive_at"));
-    }
-
-    private List<ColumnDto> columns(String text) {
-        try {
-            return json.readValue(text, new TypeReference<List<ColumnDto>>() {});
-        } catch (JsonProcessingException broken) {
-            throw new IllegalStateException("the columns were written by this application", broken);
-        }
-    }
-
     private String text(List<ColumnDto> columns) {
         try {
             return json.writeValueAsString(columns);
@@ -444,23 +320,4 @@ class ImportService {
             throw new IllegalStateException("columns can be written as JSON", broken);
         }
     }
-
-    private record Kept(
-            UUID id,
-            UUID surveyId,
-            UUID observerId,
-            String name,
-            String format,
-            TextEncoding encoding,
-            String state,
-            List<String> headings,
-            List<ColumnDto> columns,
-            long rowsDone,
-            double shareDone,
-            int plotsNew,
-            int treesNew,
-            long problems,
-            @Nullable Integer oddMedian,
-            String told,
-            Timestamp aliveAt) {}
 }

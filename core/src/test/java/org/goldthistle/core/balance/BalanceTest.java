@@ -3,7 +3,6 @@ package org.goldthistle.core.balance;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -374,25 +373,6 @@ class BalanceTest {
         assertEquals(0.5, weighing.readings().get(0).weight(), EXACT);
         assertEquals(1, weighing.withSurroundings().readings().size());
         assertEquals(0, weighing.featuresAlone().readings().size());
-    }
-
-    @Test
-    void however_many_replicates_the_lead_stays_with_whom_they_speak_for() {
-        // beyond both, nearer to b: none-of-these gains some 2 nats each time, so both shares run out of digits
-        GroupSheet sheet = oneCharacter(Sheets.character("length")
-                .numbers(Measure.LENGTH)
-                .range("a", 10, 12, 18, 20)
-                .range("b", 11, 13, 19, 21)
-                .replication(100, 0));
-        Double[] values = new Double[2000];
-        Arrays.fill(values, 23.5);
-
-        Balance balance = alone(sheet, Sheets.measured("length", values));
-
-        assertEquals(0, balance.posterior(0) + balance.posterior(1));
-        assertEquals(1, balance.lead());
-        assertEquals(0, balance.rival());
-        assertEquals(1, balance.amongTaxa()[1], EXACT);
     }
 
     private static GroupSheet oneCharacter(Sheets.CharacterBuilder character) {
