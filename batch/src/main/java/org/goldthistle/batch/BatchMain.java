@@ -7,10 +7,10 @@ import org.goldthistle.core.RefusedException;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
-/** {@code ./goldthistle evaluate} and {@code ./goldthistle separability}. */
+/** {@code ./goldthistle} {@code evaluate}, {@code separability}, {@code calibrate} and {@code learn}. */
 @Command(
         name = "./goldthistle",
-        subcommands = {EvaluateCommand.class, SeparabilityCommand.class},
+        subcommands = {EvaluateCommand.class, SeparabilityCommand.class, CalibrateCommand.class, LearnCommand.class},
         synopsisSubcommandLabel = "COMMAND")
 public final class BatchMain {
     private BatchMain() {}

@@ -7,17 +7,18 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import org.goldthistle.core.balance.GroupModel;
 import org.goldthistle.core.plan.PlanTerms;
 import org.goldthistle.core.plan.Separability;
+import org.goldthistle.core.reading.Unseen;
 import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.sheet.LifeStage;
 import org.goldthistle.core.sheet.School;
 import org.goldthistle.core.sheet.Taxon;
+import org.goldthistle.core.stranger.IfSomethingElse;
 import org.goldthistle.core.verdict.Tier;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -75,20 +76,22 @@ final class SeparabilityCommand implements Callable<Integer> {
                 Optional.ofNullable(school),
                 noWounding ? Harm.SAMPLE : Harm.WOUND,
                 false,
-                Map.of(),
+                Unseen.NOTHING,
                 Set.of());
         Separability separability = Separability.of(model, stage, terms, SpecimenLines.SEED);
+        IfSomethingElse other = IfSomethingElse.of(model, stage, terms.school(), terms.mostHarm(), SpecimenLines.SEED);
         PrintWriter out = spec.commandLine().getOut();
         if (format == OutputFormat.JSON) {
-            out.println(json(model, separability));
+            out.println(json(model, separability, other));
         } else {
             table(out, model.sheet().taxa(), separability);
+            table(out, other);
         }
         out.flush();
         return 0;
     }
 
-    private String json(GroupModel model, Separability separability) {
+    private String json(GroupModel model, Separability separability, IfSomethingElse other) {
         List<Taxon> taxa = model.sheet().taxa();
         ObjectNode root = new JsonMapper().createObjectNode();
         root.put("sheet", model.sheet().id());
@@ -113,7 +116,67 @@ final class SeparabilityCommand implements Callable<Integer> {
                 row.put("unsettled", fate.unsettled());
             }
         }
+        ObjectNode strangers = root.putObject("ifSomethingElse");
+        for (IfSomethingElse.Stranger stranger : other.strangers()) {
+            ObjectNode node = strangers.putObject(stranger.taxon().id());
+            put(node, "tally", stranger.tally());
+            put(node, "record", stranger.record());
+        }
         return root.toString();
+    }
+
+    private static void put(ObjectNode node, String key, Optional<IfSomethingElse.Misnamed> misnamed) {
+        misnamed.ifPresentOrElse(
+                found -> {
+                    ObjectNode figures = node.putObject(key);
+                    figures.put("signable", found.signable());
+                    figures.put("flagged", found.flagged());
+                    figures.put("mostly", found.mostly().map(Taxon::id).orElse(null));
+                },
+                () -> node.putNull(key));
+    }
+
+    private static void table(PrintWriter out, IfSomethingElse other) {
+        out.printf(
+                Locale.ROOT,
+                "%nif it were something else: of 100 trees of a taxon that the sheet did not know, those that could be signed"
+                        + " under a wrong name, and of these the ones that some reason flags%n%-16s %8s %8s %8s %8s  %s%n",
+                "taxon",
+                "tally",
+                "flagged",
+                "record",
+                "flagged",
+                "mostly taken for");
+        for (IfSomethingElse.Stranger stranger : other.strangers()) {
+            if (stranger.record().isEmpty()) {
+                out.printf(
+                        Locale.ROOT,
+                        "%-16s without it too few taxa are left to compare%n",
+                        stranger.taxon().id());
+            } else {
+                out.printf(
+                        Locale.ROOT,
+                        "%-16s %s %s  %s%n",
+                        stranger.taxon().id(),
+                        figures(stranger.tally().orElseThrow()),
+                        figures(stranger.record().orElseThrow()),
+                        stranger.record()
+                                .flatMap(IfSomethingElse.Misnamed::mostly)
+                                .or(() -> stranger.tally().flatMap(IfSomethingElse.Misnamed::mostly))
+                                .map(Taxon::id)
+                                .orElse("-"));
+            }
+        }
+    }
+
+    private static String figures(IfSomethingElse.Misnamed misnamed) {
+        return String.format(
+                Locale.ROOT,
+                "%8.1f %8s",
+                100 * misnamed.signable(),
+                misnamed.flaggedOfSignable()
+                        .map(share -> String.format(Locale.ROOT, "%.0f %%", 100 * share))
+                        .orElse("-"));
     }
 
     private static void table(PrintWriter out, List<Taxon> taxa, Separability separability) {

@@ -65,7 +65,7 @@ class BatchMainTest {
                         "surprise");
         // the figures of the two independent implementations, as the tests of formats have them
         assertThat(first.at("/posterior/pendula").asDouble()).isEqualTo(0.9982597325836376, within());
-        assertThat(first.path("stillNeeded").toString()).isEqualTo("[\"quorum\",\"photo\"]");
+        assertThat(first.path("stillNeeded").toString()).isEqualTo("[\"quorum\",\"gate\",\"photo\"]");
     }
 
     @Test

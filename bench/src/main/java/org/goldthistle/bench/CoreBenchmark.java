@@ -1,7 +1,6 @@
 package org.goldthistle.bench;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
@@ -13,6 +12,7 @@ import org.goldthistle.core.plan.NextChecks;
 import org.goldthistle.core.plan.PlanTerms;
 import org.goldthistle.core.plan.SeasonOutlook;
 import org.goldthistle.core.reading.Evidence;
+import org.goldthistle.core.reading.Unseen;
 import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
@@ -45,7 +45,7 @@ public class CoreBenchmark {
                     model, Evidence.of(model.sheet(), DrawnTrees.september(), List.of()), Optional.empty())
             .featuresAlone();
     private final PlanTerms terms =
-            new PlanTerms(Tier.RECORD.threshold(), Optional.empty(), Harm.WOUND, false, Map.of(), Set.of());
+            new PlanTerms(Tier.RECORD.threshold(), Optional.empty(), Harm.WOUND, false, Unseen.NOTHING, Set.of());
     private int next;
 
     private Evidence tree() {

@@ -14,6 +14,7 @@ import org.goldthistle.core.reading.StatesObserved;
 import org.goldthistle.core.reading.TreeOrigin;
 import org.goldthistle.core.reading.ValuesObserved;
 import org.goldthistle.core.sheet.Absence;
+import org.goldthistle.core.sheet.Bearing;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.Effort;
 import org.goldthistle.core.sheet.Fallback;
@@ -171,6 +172,7 @@ public final class Sheets {
         private org.goldthistle.core.sheet.Scale scale;
         private final Map<String, Profile> profiles = new LinkedHashMap<>();
         private Trust trust = new Trust(1, Map.of(), ALL_YEAR, Map.of(), Map.of(), Map.of());
+        private Bearing bearing = Bearing.ALWAYS;
         private Replication replication = new Replication(1, 1);
         private Optional<String> cluster = Optional.empty();
         private Effort effort = new Effort(1, Harm.NONE, List.of(), Sense.SIGHT, false);
@@ -240,6 +242,12 @@ public final class Sheets {
             return this;
         }
 
+        /** The share of mature trees that bear it. */
+        public CharacterBuilder borne(double share) {
+            bearing = new Bearing(Map.of(LifeStage.MATURE, share));
+            return this;
+        }
+
         public CharacterBuilder replication(int replicates, double likeness) {
             replication = new Replication(replicates, likeness);
             return this;
@@ -275,6 +283,7 @@ public final class Sheets {
                     scale,
                     profiles,
                     trust,
+                    bearing,
                     replication,
                     cluster,
                     effort,

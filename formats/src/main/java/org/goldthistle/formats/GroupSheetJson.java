@@ -10,6 +10,7 @@ import java.util.Optional;
 import org.goldthistle.core.Refusal;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.core.sheet.Absence;
+import org.goldthistle.core.sheet.Bearing;
 import org.goldthistle.core.sheet.Caution;
 import org.goldthistle.core.sheet.CautionTopic;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
@@ -26,6 +27,7 @@ import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.sheet.LifeStage;
 import org.goldthistle.core.sheet.Material;
 import org.goldthistle.core.sheet.Measure;
+import org.goldthistle.core.sheet.Measured;
 import org.goldthistle.core.sheet.NumberScale;
 import org.goldthistle.core.sheet.Organ;
 import org.goldthistle.core.sheet.Parents;
@@ -212,6 +214,7 @@ public final class GroupSheetJson {
         Scale scale = scale(fields);
         Map<String, Profile> profiles = profiles(fields, scale);
         Trust trust = trust(fields);
+        Bearing bearing = bearing(fields);
         Replication replication = replication(fields);
         Optional<String> cluster = fields.optionalText("cluster");
         Effort effort = effort(fields);
@@ -228,6 +231,7 @@ public final class GroupSheetJson {
                 scale,
                 profiles,
                 trust,
+                bearing,
                 replication,
                 cluster,
                 effort,
@@ -252,7 +256,8 @@ public final class GroupSheetJson {
         if (measure != null && unit.isPresent() && !unit.equals(unit(measure))) {
             fields.refuses("unit", "\"" + unit.get() + "\"", unit(measure).orElse("none") + " for a " + kind);
         }
-        return measure == null ? null : new NumberScale(measure);
+        Optional<Measured> measured = MeasuredJson.read(fields);
+        return fields.build(() -> new NumberScale(measure, measured));
     }
 
     /** The unit of a measure, if it has one. */
@@ -307,6 +312,11 @@ public final class GroupSheetJson {
         Map<Material, Double> materials = fields.numbersByCode("materials", Material.values());
         Map<Position, Double> positions = fields.numbersByCode("positions", Position.values());
         return fields.build(() -> new Trust(weight, schools, new HashSet<>(months), stages, materials, positions));
+    }
+
+    private static Bearing bearing(JsonFields fields) {
+        Map<LifeStage, Double> shares = fields.numbersByCode("borne", LifeStage.values());
+        return fields.buildWithin("borne", () -> new Bearing(shares));
     }
 
     private static Replication replication(JsonFields fields) {

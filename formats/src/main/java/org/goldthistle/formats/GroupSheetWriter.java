@@ -129,6 +129,7 @@ public final class GroupSheetWriter {
             scale.states().forEach(state -> states.add(state(state)));
         } else if (character.scale() instanceof NumberScale number) {
             GroupSheetJson.unit(number.measure()).ifPresent(unit -> node.put("unit", unit));
+            number.measured().ifPresent(taken -> node.set("measured", MeasuredJson.write(taken)));
         }
         character.guidance().figure().ifPresent(figure -> node.set("draw", drawing(figure)));
         ObjectNode profiles = node.putObject("profiles");
@@ -138,6 +139,9 @@ public final class GroupSheetWriter {
         ArrayNode months = node.putArray("months");
         character.trust().months().stream().sorted().forEach(months::add);
         byCode(node, "stages", LifeStage.values(), character.trust().stages());
+        if (!character.bearing().shares().isEmpty()) {
+            byCode(node, "borne", LifeStage.values(), character.bearing().shares());
+        }
         byCode(node, "materials", Material.values(), character.trust().materials());
         byCode(node, "positions", Position.values(), character.trust().positions());
         node.put("replicates", character.replication().replicates());

@@ -45,6 +45,11 @@ final class JsonFields {
 
     /** Makes a value of the fields read so far, or notes why not and answers null. */
     <T> T build(Supplier<T> maker) {
+        return buildWithin("", maker);
+    }
+
+    /** The same of what stands under a key. */
+    <T> T buildWithin(String key, Supplier<T> maker) {
         if (refusals.size() > refusedBefore) {
             return null;
         }
@@ -52,7 +57,8 @@ final class JsonFields {
             return maker.get();
         } catch (RefusedException refused) {
             for (Refusal refusal : refused.refusals()) {
-                refusals.add(path.isEmpty() ? refusal : refusal.within(path));
+                String place = at(key);
+                refusals.add(place.isEmpty() ? refusal : refusal.within(place));
             }
             return null;
         }

@@ -135,7 +135,8 @@ public final class SpecimenJson {
         String character = fields.text("character");
         OptionalInt month = fields.has("month") ? OptionalInt.of(fields.integer("month")) : OptionalInt.empty();
         if (fields.has("notSeen") && fields.flag("notSeen")) {
-            return fields.build(() -> new NotSeen(character, month));
+            boolean notBorne = fields.has("notBorne") && fields.flag("notBorne");
+            return fields.build(() -> new NotSeen(character, month, notBorne));
         }
         Observed observed = observed(fields);
         Certainty certainty =

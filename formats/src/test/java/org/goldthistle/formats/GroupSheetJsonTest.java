@@ -106,7 +106,11 @@ class GroupSheetJsonTest {
                 "\"format\": \"goldthistle-group/1\" | \"format\": \"2\" | format | \"2\"",
                 "\"short\": \"Outer twigs\" | \"short\": \"The outermost of all twigs\" | characters[0].short | 26 letters",
                 "\"short\": \"Outer twigs\" | \"short\": \" \" | characters[0].short | \" \"",
-                "\"minutes\": 1, | \"minutes\": 0, | characters[0].minutes | 0.0"
+                "\"minutes\": 1, | \"minutes\": 0, | characters[0].minutes | 0.0",
+                "\"mature\": 0.9 | \"mature\": 1.9 | characters[13].borne.mature | 1.9",
+                "\"as\": \"difference\" | \"as\": \"guess\" | characters[8].measured.as | \"guess\"",
+                "\"as\": \"difference\" | \"as\": \"line\" | characters[8].measured.as | \"line\"",
+                "\"at\": 0.25 | \"at\": 2 | characters[12].measured.at | 2.0"
             })
     void a_broken_place_is_named_with_what_was_found(String sound, String broken, String key, String found) {
         String text = BuiltInLibrary.sheetText("birches");

@@ -28,7 +28,7 @@ import org.junit.jupiter.params.provider.FieldSource;
 
 /** Sheets go out as files and come back the same; what does not fit is refused with its place. */
 class SheetExchangeTest {
-    static final List<String> GROUPS = BuiltInLibrary.GROUPS;
+    static final List<String> GROUPS = StarterGroups.all();
 
     @ParameterizedTest
     @FieldSource("GROUPS")
@@ -39,7 +39,7 @@ class SheetExchangeTest {
 
         assertThat(GroupSheetJson.readStrictly(text)).isEqualTo(sheet);
         assertThat(GroupSheetWriter.text(GroupSheetJson.read(text))).isEqualTo(text);
-        assertThat(GroupSheetJson.readStrictly(BuiltInLibrary.sheetText(group))).isEqualTo(sheet);
+        assertThat(GroupSheetJson.readStrictly(StarterGroups.sheetText(group))).isEqualTo(sheet);
     }
 
     @ParameterizedTest
@@ -198,7 +198,7 @@ class SheetExchangeTest {
     }
 
     private static GroupSheet sheet(String group) {
-        return GroupSheetJson.read(BuiltInLibrary.sheetText(group));
+        return GroupSheetJson.read(StarterGroups.sheetText(group));
     }
 
     private static String matrix(GroupSheet sheet) throws IOException {

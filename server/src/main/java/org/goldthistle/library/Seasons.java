@@ -7,6 +7,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.goldthistle.core.plan.PlanTerms;
 import org.goldthistle.core.plan.Separability;
+import org.goldthistle.core.reading.Unseen;
 import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.sheet.LifeStage;
 import org.goldthistle.core.sheet.School;
@@ -42,7 +43,7 @@ class Seasons {
                         school,
                         wounding ? Harm.WOUND : Harm.SAMPLE,
                         false,
-                        Map.of(),
+                        Unseen.NOTHING,
                         Set.of()),
                 SEED);
     }

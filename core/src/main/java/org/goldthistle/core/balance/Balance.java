@@ -118,6 +118,21 @@ public final class Balance {
         return readings.get(reading).weight() * readings.get(reading).looks() * shares[reading];
     }
 
+    /** {@code n_eff·φ}: the same before the weight. */
+    public double looks(int reading) {
+        return readings.get(reading).looks() * shares[reading];
+    }
+
+    /** ln of the share of belief in a taxon, in nats: finite even where the share has run out of digits. */
+    public double logPosterior(int taxon) {
+        double largest = Arrays.stream(logs).max().orElseThrow();
+        double total = 0;
+        for (double log : logs) {
+            total += Math.exp(log - largest);
+        }
+        return logs[taxon] - largest - Math.log(total);
+    }
+
     /** The same without one of its readings. */
     public Balance without(int reading) {
         List<WeighedReading> others = new ArrayList<>(readings);

@@ -127,6 +127,27 @@ public final class ModelConstants {
     /** Section 11: what the interval of an ancestry holds. */
     public static final double ANCESTRY_INTERVAL = 0.90;
 
+    /** Section 12: verified trees below which nothing is proposed and a reliability is shown with "too few". */
+    public static final int FEWEST_VERIFIED = 40;
+
+    /** Section 12: pseudo-trees that a sheet's own profile is worth against verified trees. */
+    public static final double PSEUDO_TREES = 20;
+
+    /** Section 12: verified trees of a taxon below which its ranges stay as they are. */
+    public static final int FEWEST_FOR_A_RANGE = 12;
+
+    /** Section 12: a character that was decisive in a settled case keeps at least this weight. */
+    public static final double LEAST_DECISIVE_WEIGHT = 0.05;
+
+    /** Section 12: folds by which a proposal is tried on trees that it was not made from. */
+    public static final int FOLDS = 5;
+
+    /** Section 12: times that all weights are gone through. */
+    public static final int MOST_ROUNDS = 20;
+
+    /** Section 12: equal bins of a reliability curve. */
+    public static final int RELIABILITY_BINS = 10;
+
     /** Section 10: what each hazard to the observer is worth, in minutes. */
     public static final double HAZARD_COST = 1;
 

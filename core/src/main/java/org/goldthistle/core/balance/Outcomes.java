@@ -1,5 +1,6 @@
 package org.goldthistle.core.balance;
 
+import java.util.Arrays;
 import java.util.function.DoubleFunction;
 import org.goldthistle.core.sheet.State;
 import org.goldthistle.core.sheet.StateScale;
@@ -15,9 +16,11 @@ public final class Outcomes {
     private final double[][] logMass; // ln m by outcome and taxon
     private final double[][] mass;
     private final double[][] logReading; // ln p' of section 3 by outcome and taxon
+    private final double[] values;
     private final int absent;
 
-    private Outcomes(double[][] probability, double massOfNone, double readingOfNone, int absent) {
+    private Outcomes(double[] values, double[][] probability, double massOfNone, double readingOfNone, int absent) {
+        this.values = values;
         int taxa = probability[0].length;
         double[] total = new double[taxa];
         for (double[] outcome : probability) {
@@ -50,7 +53,9 @@ public final class Outcomes {
             }
         }
         int absent = scale.indexOf(State.ABSENT);
-        return new Outcomes(byState, 1.0 / states, 1.0 / states, absent < 0 ? NO_ABSENT_STATE : absent);
+        double[] places = new double[states];
+        Arrays.setAll(places, place -> place);
+        return new Outcomes(places, byState, 1.0 / states, 1.0 / states, absent < 0 ? NO_ABSENT_STATE : absent);
     }
 
     static Outcomes ofNumbers(double[] values, DoubleFunction<double[]> probabilities, double readingOfNone) {
@@ -59,12 +64,17 @@ public final class Outcomes {
             byValue[x] = probabilities.apply(values[x]);
         }
         double massOfNone = ModelConstants.NONE_OF_THESE_NUMBERS / values.length;
-        return new Outcomes(byValue, massOfNone, readingOfNone, NO_ABSENT_STATE);
+        return new Outcomes(values.clone(), byValue, massOfNone, readingOfNone, NO_ABSENT_STATE);
     }
 
     /** How many there are, at least one. */
     public int count() {
         return mass.length;
+    }
+
+    /** The number that an outcome stands for; of states the place of the state in their order. */
+    public double value(int outcome) {
+        return values[outcome];
     }
 
     /** m_k(x): the mass of an outcome under a taxon; over all outcomes 1 for each taxon. */

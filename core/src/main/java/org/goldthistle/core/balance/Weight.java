@@ -35,6 +35,21 @@ public final class Weight {
     }
 
     /**
+     * What a reading's circumstances make of the sheet's weight: the product of all multipliers of section 4, at least 0.
+     * {@code w} is the sheet's weight times this, clamped to [0, 1].
+     */
+    public static double factor(DiagnosticCharacter character, Reading reading, Context context) {
+        double factor = ofLook(
+                character.withTrust(character.trust().withWeight(1)),
+                context,
+                reading.month().orElse(context.month()),
+                reading.material().or(context::material),
+                reading.position().or(context::position),
+                Optional.empty());
+        return isWeakAbsence(character, reading.observed()) ? factor * WEAK_ABSENCE : factor;
+    }
+
+    /**
      * The weight that a planned check would get, taken as attached and from the sun: section 10.
      *
      * @param allAbsent whether it turns out that the thing is not there

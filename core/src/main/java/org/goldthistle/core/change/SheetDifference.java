@@ -14,6 +14,8 @@ import org.goldthistle.core.sheet.Drawing;
 import org.goldthistle.core.sheet.FirstLook;
 import org.goldthistle.core.sheet.GateItem;
 import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.Measured;
+import org.goldthistle.core.sheet.NumberScale;
 import org.goldthistle.core.sheet.Parents;
 import org.goldthistle.core.sheet.Profile;
 import org.goldthistle.core.sheet.RangeProfile;
@@ -141,7 +143,8 @@ public final class SheetDifference {
                 .optional("short name", was.shortName(), is.shortName())
                 .aspect("organ", was.organ(), is.organ(), Spelling::words)
                 .aspect("station", was.zone(), is.zone(), Spelling::words)
-                .text("kind", was.scale().kind(), is.scale().kind());
+                .text("kind", was.scale().kind(), is.scale().kind())
+                .aspect("how it is taken", measured(was), measured(is), SheetDifference::taken);
         if (was.scale() instanceof StateScale old && is.scale() instanceof StateScale now) {
             states(old, now);
         }
@@ -153,6 +156,11 @@ public final class SheetDifference {
                     is);
         }
         trust(was.trust(), is.trust());
+        changes.aspect(
+                "borne by",
+                was.bearing().shares(),
+                is.bearing().shares(),
+                shares -> shares.isEmpty() ? "every tree" : Spelling.multipliers(shares));
         changes.number(
                         "how many make a reading",
                         was.replication().replicates(),
@@ -175,6 +183,19 @@ public final class SheetDifference {
                 .text("how to look", was.guidance().howTo(), is.guidance().howTo())
                 .optional("pitfall", was.guidance().pitfall(), is.guidance().pitfall())
                 .aspect("drawing", was.guidance().figure(), is.guidance().figure(), SheetDifference::drawn);
+    }
+
+    private static Optional<Measured> measured(DiagnosticCharacter character) {
+        return character.scale() instanceof NumberScale number ? number.measured() : Optional.empty();
+    }
+
+    private static String taken(Optional<Measured> measured) {
+        return measured.map(one -> one.as().replace('-', ' ') + ": " + String.join("; ", one.parts()) + at(one))
+                .orElse("typed as a number");
+    }
+
+    private static String at(Measured measured) {
+        return measured instanceof Measured.WidthAt width ? ", at " + Spelling.number(width.at()) : "";
     }
 
     private static String hazards(List<? extends Coded> hazards) {

@@ -46,9 +46,11 @@ public record DecisiveSet(List<DiagnosticCharacter> characters, double expectedP
             boolean allowed = character.effort().harm().compareTo(worst) <= 0;
             if (allowed
                     && !character.isSite()
+                    && character.borne(context.stage()) > 0
                     && Weight.isInSeason(character, context.month())
                     && check.isWorthOffering()) {
-                offered.add(new Worth(character, model.cluster(i), points(check, a, b)));
+                offered.add(
+                        new Worth(character, model.cluster(i), character.borne(context.stage()) * points(check, a, b)));
             }
         }
         offered.sort(Comparator.comparingDouble(Worth::points).reversed()); // stable: ties stay in the sheet's order

@@ -10,7 +10,7 @@ import org.goldthistle.core.sheet.Harm;
  * words by whoever shows it.
  *
  * @param character to be looked at
- * @param gain information it is expected to bring about the taxon, in bits, at least 0
+ * @param gain information it is expected to bring about the taxon, in bits, at least 0, for a tree that may bear none of it
  * @param chanceToSettle that some taxon reaches p* by it, in [0, 1]
  * @param cost minutes of work, with harm and hazards put in minutes' worth
  * @param comesFirst whether its organ is wanted for the quorum

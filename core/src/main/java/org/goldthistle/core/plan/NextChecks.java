@@ -55,10 +55,11 @@ public final class NextChecks {
             PlanTerms terms,
             double clusterShare) {
         DiagnosticCharacter character = check.character();
+        double borne = character.borne(context.stage());
         return new NextCheck(
                 character,
-                check.gain(among, clusterShare),
-                check.chanceToSettle(deciding, among, clusterShare, terms.threshold()),
+                borne * check.gain(among, clusterShare),
+                borne * check.chanceToSettle(deciding, among, clusterShare, terms.threshold()),
                 cost(character.effort()),
                 terms.organsFirst().contains(character.organ()),
                 context.lacksFor(character.effort()));

@@ -1,10 +1,10 @@
 package org.goldthistle.core.plan;
 
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.goldthistle.core.balance.Weight;
 import org.goldthistle.core.reading.Context;
+import org.goldthistle.core.reading.Unseen;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.sheet.Organ;
@@ -17,7 +17,7 @@ import org.goldthistle.core.sheet.School;
  * @param school whose weights count; empty: the sheet's own
  * @param mostHarm the worst that the survey allows to be done to a tree
  * @param siteCounts whether characters of the site are offered
- * @param notSeen by id of each character that could not be seen, the month of that, 1-12
+ * @param unseen what was looked for in vain
  * @param organsFirst organs whose checks come first, because p* is reached and only the quorum lacks; empty otherwise
  */
 public record PlanTerms(
@@ -25,25 +25,25 @@ public record PlanTerms(
         Optional<School> school,
         Harm mostHarm,
         boolean siteCounts,
-        Map<String, Integer> notSeen,
+        Unseen unseen,
         Set<Organ> organsFirst) {
 
-    /** Copies the sets. */
+    /** Copies the set. */
     public PlanTerms {
-        notSeen = Map.copyOf(notSeen);
         organsFirst = Set.copyOf(organsFirst);
     }
 
     /**
-     * Whether a character may still be read on a visit. What could not be seen is not asked for again in that month;
-     * in another one it may show.
+     * Whether a character may still be read on a visit: not what no tree of that stage bears, and what was looked for
+     * in vain in another month alone.
      *
      * @param visit the tree in the month of the visit
      * @param read ids of the characters that are read already
      */
     boolean allows(DiagnosticCharacter character, Context visit, Set<String> read) {
         return !read.contains(character.id())
-                && notSeen.getOrDefault(character.id(), 0) != visit.month()
+                && character.borne(visit.stage()) > 0
+                && !unseen.closes(character, visit.month())
                 && Weight.isInSeason(character, visit.month())
                 && character.effort().harm().compareTo(mostHarm) <= 0
                 && (siteCounts || !character.isSite());

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.goldthistle.core.balance.Balance;
+import org.goldthistle.core.drawn.TreeStream;
 import org.goldthistle.core.reading.Context;
 
 /**

@@ -10,6 +10,7 @@ import org.goldthistle.core.balance.Balance;
 import org.goldthistle.core.balance.GroupModel;
 import org.goldthistle.core.balance.ModelConstants;
 import org.goldthistle.core.balance.Weighing;
+import org.goldthistle.core.drawn.TreeStream;
 import org.goldthistle.core.reading.Context;
 import org.goldthistle.core.reading.Evidence;
 import org.goldthistle.core.reading.TreeOrigin;

@@ -1,7 +1,6 @@
 package org.goldthistle.core.reading;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,13 +19,13 @@ import org.goldthistle.core.sheet.StateScale;
 public final class Evidence {
     private final Context context;
     private final List<Reading> readings;
-    private final Map<String, Integer> notSeen;
+    private final Unseen unseen;
     private final Map<String, Boolean> gate;
 
-    private Evidence(Context context, List<Reading> readings, Map<String, Integer> notSeen, Map<String, Boolean> gate) {
+    private Evidence(Context context, List<Reading> readings, Unseen unseen, Map<String, Boolean> gate) {
         this.context = context;
         this.readings = List.copyOf(readings);
-        this.notSeen = Map.copyOf(notSeen);
+        this.unseen = unseen;
         this.gate = Map.copyOf(gate);
     }
 
@@ -60,15 +59,15 @@ public final class Evidence {
         }
         refusals.throwIfAny();
         List<Reading> readings = new ArrayList<>(latest.size());
-        Map<String, Integer> notSeen = new HashMap<>();
+        List<NotSeen> notSeen = new ArrayList<>();
         for (Observation observation : latest.values()) {
             if (observation instanceof Reading reading) {
                 readings.add(reading);
-            } else {
-                notSeen.put(observation.character(), observation.month().orElse(context.month()));
+            } else if (observation instanceof NotSeen passed) {
+                notSeen.add(passed);
             }
         }
-        return new Evidence(context, readings, notSeen, marks);
+        return new Evidence(context, readings, Unseen.of(sheet, notSeen, context), marks);
     }
 
     /** The circumstances. */
@@ -81,9 +80,9 @@ public final class Evidence {
         return readings;
     }
 
-    /** By id of each character that could not be seen when it was last looked for, the month of that, 1-12. */
-    public Map<String, Integer> notSeen() {
-        return notSeen;
+    /** What was looked for in vain. */
+    public Unseen unseen() {
+        return unseen;
     }
 
     /** By gate item that was looked at, whether the tree fits it. */

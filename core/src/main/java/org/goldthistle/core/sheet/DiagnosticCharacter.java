@@ -17,6 +17,7 @@ import org.goldthistle.core.Refusals;
  * @param scale states or numbers
  * @param profiles what it looks like, by taxon id; a hybrid may be missing and is then derived from its parents
  * @param trust how far it counts, and when
+ * @param bearing how many trees have what it is read from
  * @param replication how many looks make a reading
  * @param cluster name shared by characters that are really one signal
  * @param effort what the check costs
@@ -32,6 +33,7 @@ public record DiagnosticCharacter(
         Scale scale,
         Map<String, Profile> profiles,
         Trust trust,
+        Bearing bearing,
         Replication replication,
         Optional<String> cluster,
         Effort effort,
@@ -77,6 +79,11 @@ public record DiagnosticCharacter(
         return organ == Organ.SITE;
     }
 
+    /** The share of trees at a life stage that bear what it is read from, in [0, 1]. */
+    public double borne(LifeStage stage) {
+        return bearing.share(stage);
+    }
+
     /** The same with other profiles. */
     public DiagnosticCharacter withProfiles(Map<String, Profile> others) {
         return new DiagnosticCharacter(
@@ -88,6 +95,7 @@ public record DiagnosticCharacter(
                 scale,
                 others,
                 trust,
+                bearing,
                 replication,
                 cluster,
                 effort,
@@ -106,6 +114,7 @@ public record DiagnosticCharacter(
                 scale,
                 profiles,
                 other,
+                bearing,
                 replication,
                 cluster,
                 effort,

@@ -27,12 +27,22 @@ public enum Organ implements Coded {
     /** Scent. */
     SMELL("smell"),
     /** The place, not the tree: never counted among the tree's own features. */
-    SITE("site");
+    SITE("site"),
+    /** An organism that lives on the tree and tells its host: gall, rust, leaf mine, canker. */
+    ASSOCIATE("associate");
 
     private final String code;
 
     Organ(String code) {
         this.code = code;
+    }
+
+    /**
+     * Whether a tree bears it at times and, when it bears none, shows nothing of it at all: what is read from one flower
+     * is lost with all of them.
+     */
+    public boolean isBorne() {
+        return this == FLOWER || this == FRUIT || this == CONE;
     }
 
     @Override

@@ -10,13 +10,13 @@ import org.goldthistle.core.Coded;
  */
 public enum Trait implements Coded {
     /** What the foliage is made of. */
-    FOLIAGE("foliage", Months.ALL, "broad", "single-needles", "needle-tufts"),
+    FOLIAGE("foliage", Months.ALL, "broad", "single-needles", "needle-tufts", "needle-bundles"),
     /** How leaves or buds stand on the twig. */
     LEAF_SET("leaf-set", Months.ALL, "singly", "pairs"),
     /** Whether there are thorns anywhere. */
     THORNS("thorns", Months.ALL, "none", "some"),
     /** The blade of a broad leaf. */
-    BLADE("blade", Set.of(5, 6, 7, 8, 9, 10), "undivided", "lobed"),
+    BLADE("blade", Set.of(5, 6, 7, 8, 9, 10), "undivided", "lobed", "leaflets"),
     /** What covers a winter bud. */
     BUD("bud", Set.of(9, 10, 11, 12, 1, 2, 3), "scales", "one-cap", "naked"),
     /** What it bears, or what is left of it under the tree. */
@@ -30,7 +30,11 @@ public enum Trait implements Coded {
             "berries",
             "haws",
             "nuts-on-a-wing",
-            "woolly-capsules");
+            "woolly-capsules",
+            "acorns",
+            "winged-keys",
+            "capsules-with-down",
+            "pomes");
 
     private final String code;
     private final Set<Integer> months;

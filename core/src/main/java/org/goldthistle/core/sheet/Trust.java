@@ -48,6 +48,11 @@ public record Trust(
         refusals.throwIfAny();
     }
 
+    /** The same with another weight of the sheet's own. */
+    public Trust withWeight(double other) {
+        return new Trust(other, schools, months, stages, materials, positions);
+    }
+
     /** The same in other months. */
     public Trust withMonths(Set<Integer> others) {
         return new Trust(weight, schools, others, stages, materials, positions);

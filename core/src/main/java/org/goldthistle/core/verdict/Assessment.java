@@ -194,6 +194,10 @@ public final class Assessment {
         List<Condition> all = new ArrayList<>();
         all.add(of(Need.Kind.READING, !evidence.readings().isEmpty()));
         all.add(Condition.share(Need.Kind.THRESHOLD, threshold, deciding.posterior(deciding.lead())));
+        if (tier.isDecidedOnFeaturesAlone()) {
+            double asFoundHere = withSurroundings.posterior(deciding.lead());
+            all.add(Condition.share(Need.Kind.SURROUNDINGS, threshold, asFoundHere));
+        }
         if (tier == Tier.TALLY) {
             double alone = featuresAlone.posterior(deciding.lead());
             all.add(Condition.share(Need.Kind.FEATURES_ALONE, ModelConstants.TALLY_FROM_FEATURES, alone));
@@ -207,6 +211,9 @@ public final class Assessment {
         if (tier != Tier.TALLY) {
             all.add(of(Need.Kind.SAME_LEAD, withSurroundings.lead() == featuresAlone.lead()));
         }
+        if (tier != Tier.TALLY && !model.sheet().gate().isEmpty()) {
+            all.add(of(Need.Kind.GATE, isWholeGateMarked()));
+        }
         if (tier == Tier.RECORD) {
             all.add(of(Need.Kind.PHOTO, record.hasPhotoOrVoucher()));
         }
@@ -219,6 +226,10 @@ public final class Assessment {
 
     private static Condition of(Need.Kind kind, boolean met) {
         return Condition.of(Need.of(kind), met);
+    }
+
+    private boolean isWholeGateMarked() {
+        return model.sheet().gate().stream().allMatch(item -> evidence.gate().getOrDefault(item.id(), false));
     }
 
     private boolean isReadCloseUp() {
@@ -307,7 +318,7 @@ public final class Assessment {
 
     private PlanTerms planTerms() {
         return new PlanTerms(
-                threshold, terms.school(), terms.mostHarm(), tier == Tier.TALLY, evidence.notSeen(), organsWanted());
+                threshold, terms.school(), terms.mostHarm(), tier == Tier.TALLY, evidence.unseen(), organsWanted());
     }
 
     /** When p* is reached and only the quorum lacks: the organs that do not support the lead yet. */

@@ -26,6 +26,8 @@ public record Need(Kind kind, Optional<String> about) {
         READING("reading", true),
         /** The lead must reach p*. */
         THRESHOLD("threshold", true),
+        /** For a record or control it must reach p* with the surroundings as well: a scarce taxon needs more. */
+        SURROUNDINGS("surroundings", true),
         /** At the tally the lead must have 0.60 from features alone. */
         FEATURES_ALONE("features-alone", true),
         /** Enough organs must support the lead and none oppose it. */
@@ -34,6 +36,8 @@ public record Need(Kind kind, Optional<String> about) {
         ZONE("zone", true),
         /** The surroundings must not put another taxon in the lead. */
         SAME_LEAD("same-lead", true),
+        /** For a record or control everything that all members share must have been looked at, and fit. */
+        GATE("gate", false),
         /** A record wants a photo or a voucher. */
         PHOTO("photo", false),
         /** For control each reading that speaks against the lead wants a written reason. */
@@ -56,7 +60,7 @@ public record Need(Kind kind, Optional<String> about) {
 
         /** Whether a share of belief decides it. */
         public boolean isShare() {
-            return this == THRESHOLD || this == FEATURES_ALONE;
+            return this == THRESHOLD || this == SURROUNDINGS || this == FEATURES_ALONE;
         }
 
         /** Whether it is a condition on the evidence rather than on the record. */

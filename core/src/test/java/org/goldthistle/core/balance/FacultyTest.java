@@ -15,6 +15,7 @@ import org.goldthistle.core.plan.PlanTerms;
 import org.goldthistle.core.reading.Context;
 import org.goldthistle.core.reading.Evidence;
 import org.goldthistle.core.reading.TreeOrigin;
+import org.goldthistle.core.reading.Unseen;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.Effort;
 import org.goldthistle.core.sheet.Faculty;
@@ -65,7 +66,7 @@ class FacultyTest {
         Balance nothing = Weighing.of(GroupModel.of(SHEET), Evidence.of(SHEET, context, List.of()), Optional.empty())
                 .featuresAlone();
         List<NextCheck> offered = NextChecks.offered(
-                nothing, context, new PlanTerms(0.95, Optional.empty(), Harm.SAMPLE, false, Map.of(), Set.of()));
+                nothing, context, new PlanTerms(0.95, Optional.empty(), Harm.SAMPLE, false, Unseen.NOTHING, Set.of()));
         return NextChecks.suggested(offered).stream()
                 .map(check -> check.character().id())
                 .toList();

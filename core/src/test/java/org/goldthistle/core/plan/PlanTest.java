@@ -16,6 +16,7 @@ import org.goldthistle.core.balance.GroupModel;
 import org.goldthistle.core.balance.Weighing;
 import org.goldthistle.core.reading.Evidence;
 import org.goldthistle.core.reading.Observation;
+import org.goldthistle.core.reading.Unseen;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.Harm;
@@ -243,7 +244,7 @@ class PlanTest {
     }
 
     private static PlanTerms terms(double threshold, Harm mostHarm, Map<String, Integer> notSeen) {
-        return new PlanTerms(threshold, Optional.empty(), mostHarm, false, notSeen, Set.of());
+        return new PlanTerms(threshold, Optional.empty(), mostHarm, false, new Unseen(notSeen, Map.of()), Set.of());
     }
 
     private static Balance nothingRead(GroupSheet sheet) {

@@ -12,8 +12,10 @@ import org.goldthistle.core.Sheets;
 import org.goldthistle.core.balance.Balance;
 import org.goldthistle.core.balance.GroupModel;
 import org.goldthistle.core.balance.Weighing;
+import org.goldthistle.core.drawn.TreeStream;
 import org.goldthistle.core.reading.Evidence;
 import org.goldthistle.core.reading.Observation;
+import org.goldthistle.core.reading.Unseen;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.sheet.LifeStage;
@@ -23,7 +25,7 @@ import org.junit.jupiter.api.Test;
 class SimulationTest {
     private static final double EXACT = 1e-12;
     private static final PlanTerms RECORD =
-            new PlanTerms(0.95, Optional.empty(), Harm.SAMPLE, false, Map.of(), Set.of());
+            new PlanTerms(0.95, Optional.empty(), Harm.SAMPLE, false, Unseen.NOTHING, Set.of());
 
     @Test
     void every_tree_month_and_seed_has_numbers_of_its_own_and_they_are_even() {
@@ -112,7 +114,8 @@ class SimulationTest {
                         .in("a", 1, 0)
                         .in("b", 0, 1)
                         .build());
-        var hidden = new PlanTerms(0.95, Optional.empty(), Harm.SAMPLE, false, Map.of("bark", 6), Set.of());
+        var hidden = new PlanTerms(
+                0.95, Optional.empty(), Harm.SAMPLE, false, new Unseen(Map.of("bark", 6), Map.of()), Set.of());
 
         SeasonOutlook outlook = SeasonOutlook.of(balance(sheet), Sheets.wildInJune(), hidden, 1);
 

@@ -43,7 +43,7 @@ class EvidenceTest {
                 Evidence.of(SHEET, Sheets.wildInJune(), List.of(Sheets.saw("bark", "x"), new NotSeen("bark")));
 
         assertThat(evidence.readings()).isEmpty();
-        assertThat(evidence.notSeen()).containsOnlyKeys("bark");
+        assertThat(evidence.unseen().months()).containsOnlyKeys("bark");
     }
 
     @Test
@@ -72,7 +72,7 @@ class EvidenceTest {
         Evidence evidence = Evidence.of(
                 SHEET, Sheets.wildInJune(), List.of(new NotSeen("bark"), new NotSeen("lobes", OptionalInt.of(2))));
 
-        assertThat(evidence.notSeen()).containsOnly(Map.entry("bark", 6), Map.entry("lobes", 2));
+        assertThat(evidence.unseen().months()).containsOnly(Map.entry("bark", 6), Map.entry("lobes", 2));
     }
 
     @Test

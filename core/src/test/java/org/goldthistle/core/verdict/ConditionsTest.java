@@ -7,7 +7,13 @@ import static org.goldthistle.core.verdict.Assessed.assess;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.goldthistle.core.Sheets;
+import org.goldthistle.core.balance.GroupModel;
+import org.goldthistle.core.reading.Evidence;
+import org.goldthistle.core.reading.GateMark;
+import org.goldthistle.core.reading.Observation;
 import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.Organ;
+import org.goldthistle.core.sheet.Zone;
 import org.junit.jupiter.api.Test;
 
 /** What a tier asks for and how far it is met, and what each reading does to that. */
@@ -18,9 +24,54 @@ class ConditionsTest {
     void every_condition_of_a_tier_is_there_met_or_not() {
         assertThat(codes(assess(Assessed.SHARP, Tier.TALLY))).containsExactly("reading", "threshold", "features-alone");
         assertThat(codes(assess(Assessed.SHARP, Tier.RECORD)))
-                .containsExactly("reading", "threshold", "quorum", "same-lead", "photo");
+                .containsExactly("reading", "threshold", "surroundings", "quorum", "same-lead", "photo");
         assertThat(codes(assess(Assessed.SHARP, Tier.CONTROL)))
-                .containsExactly("reading", "threshold", "quorum", "zone", "same-lead", "second-observer");
+                .containsExactly(
+                        "reading", "threshold", "surroundings", "quorum", "zone", "same-lead", "second-observer");
+        GroupSheet gated = Assessed.withGate(Assessed.SHARP);
+        assertThat(codes(assess(gated, Tier.TALLY))).doesNotContain("gate");
+        assertThat(codes(assess(gated, Tier.RECORD))).containsSubsequence("same-lead", "gate", "photo");
+        assertThat(codes(assess(gated, Tier.CONTROL))).containsSubsequence("same-lead", "gate", "second-observer");
+    }
+
+    @Test
+    void a_scarce_taxon_needs_more_on_record() {
+        GroupSheet scarce = Sheets.sheet(
+                List.of(Sheets.taxon("a", 98), Sheets.taxon("b", 2)),
+                Assessed.clear("bark", Organ.BARK, Zone.TRUNK),
+                Assessed.fair("leaf", Organ.LEAF));
+        Assessment alike = assess(scarce, Tier.RECORD, Sheets.saw("bark", "y"), Sheets.saw("leaf", "y"));
+
+        assertThat(alike.featuresAlone().posterior(1)).isGreaterThan(0.95);
+        assertThat(alike.withSurroundings().posterior(1)).isLessThan(0.95);
+        assertThat(Assessed.codes(alike.stillNeeded())).containsExactly("surroundings", "photo");
+        assertThat(alike.isSignable()).isFalse();
+        assertThat(alike.pointsShort()).isNegative();
+        assertThat(alike.pointsToGo()).isPositive();
+    }
+
+    @Test
+    void a_record_wants_every_item_of_the_gate_marked_as_fitting() {
+        GroupSheet gated = Assessed.withGate(Assessed.SHARP);
+        List<Observation> seen = List.of(Sheets.saw("bark", "x"), Sheets.saw("leaf", "x"));
+
+        Assessment unmarked = gated(gated, seen, List.of());
+        Assessment marked = gated(gated, seen, List.of(new GateMark("paired", true)));
+        Assessment failed = gated(gated, seen, List.of(new GateMark("paired", false)));
+
+        assertThat(Assessed.codes(unmarked.stillNeeded())).containsExactly("gate", "photo");
+        assertThat(unmarked.verdict()).isEqualTo(Verdict.SIGNABLE); // it is a condition on the record
+        assertThat(Assessed.codes(marked.stillNeeded())).containsExactly("photo");
+        assertThat(Assessed.codes(failed.stillNeeded())).contains("gate");
+        assertThat(failed.verdict()).isEqualTo(Verdict.UNSETTLED);
+    }
+
+    private static Assessment gated(GroupSheet sheet, List<Observation> seen, List<GateMark> marks) {
+        return Assessment.of(
+                GroupModel.of(sheet),
+                Evidence.of(sheet, Sheets.wildInJune(), seen, marks),
+                Terms.of(Tier.RECORD),
+                CallRecord.EMPTY);
     }
 
     private static List<String> codes(Assessment assessment) {
@@ -32,7 +83,7 @@ class ConditionsTest {
         Assessment assessment = assess(Assessed.SHARP, Tier.RECORD, Sheets.saw("bark", "x"));
 
         Condition share = assessment.conditions().get(1);
-        Condition organs = assessment.conditions().get(2);
+        Condition organs = assessment.conditions().get(3);
         assertThat(share.asked()).hasValue(0.95);
         assertThat(share.now()).hasValue(assessment.featuresAlone().posterior(0));
         assertThat(organs.asked()).hasValue(2);

@@ -1,20 +1,25 @@
-package org.goldthistle.core.plan;
+package org.goldthistle.core.drawn;
 
 import java.util.Random;
 
 /** The random numbers of one simulated tree in one month: the same seed gives the same tree, whatever else is drawn. */
-final class TreeStream {
+public final class TreeStream {
     private static final long GOLDEN_GAMMA = 0x9E3779B97F4A7C15L;
 
     private final Random random;
 
-    TreeStream(long seed, int month, int tree) {
+    /**
+     * @param seed of all trees
+     * @param month 1-12; 0: of none
+     * @param tree its number
+     */
+    public TreeStream(long seed, int month, int tree) {
         // neighbouring seeds start alike in java.util.Random, so they are scattered first
         random = new Random(scattered(scattered(scattered(seed) + month) + tree));
     }
 
     /** The next number in [0, 1). */
-    double next() {
+    public double next() {
         return random.nextDouble();
     }
 
