@@ -14,6 +14,7 @@ const EVERYWHERE: readonly (readonly [string, string])[] = [
 const ON_THE_BENCH: readonly (readonly [string, string])[] = [
   ['1 – 9', 'choose a state, or start a number; at the gate: this one fits, with Shift it fails'],
   ['x', 'not seen; where states are shown, 0 too'],
+  ['e', 'none on this tree: flowers, fruit, cones'],
   ['a', 'all alike: the rest is as the last one; at the gate all of it fits'],
   ['Enter', 'keep the numbers that are typed; several with spaces, or in one row: 32434'],
   ['n', 'take up what to look at next'],

@@ -75,6 +75,7 @@ export function Check({ bench, sheet, character, work, cover, onSideBySide }: Pr
     if (last && open > 0) put({ states: [...states, ...Array<string>(open).fill(last)] })
   }
   const notSeen = () => work.record({ character: character.id, notSeen: true })
+  const notBorne = () => work.record({ character: character.id, notSeen: true, notBorne: true })
   useKeys({
     ...(closed
       ? {}
@@ -82,6 +83,7 @@ export function Check({ bench, sheet, character, work, cover, onSideBySide }: Pr
     // a number may begin with 0
     ...(character.states.length > 0 ? { '0': notSeen } : {}),
     x: notSeen,
+    ...(character.mayBearNone ? { e: notBorne } : {}),
     a: allAlike,
     ...Object.fromEntries(
       TRAITS.filter(({ matters }) => matters(character)).map((trait) => [
@@ -145,8 +147,10 @@ export function Check({ bench, sheet, character, work, cover, onSideBySide }: Pr
           character={character}
           said={said}
           notSeen={read?.notSeen === true}
+          notBorne={read?.notBorne === true}
           onSay={say}
           onNotSeen={notSeen}
+          onNotBorne={notBorne}
         />
         <div className="grid gap-x-5 gap-y-2 sm:grid-cols-2">
           <div>
@@ -210,6 +214,12 @@ function Cautions({ bench, sheet, character, open, onRead }: CautionsProps) {
       {bench.outOfSeason.includes(character.id) && (
         <Notice tone="waiting">
           This is read in {monthRuns(character.months)}. A reading now counts only a quarter.
+        </Notice>
+      )}
+      {bench.notAtThisStage.includes(character.id) && (
+        <Notice tone="waiting">
+          No {bench.circumstances.stage} tree is said to bear it, so it is not asked for. What you do find
+          counts in full.
         </Notice>
       )}
       {bench.dulled.includes(character.id) && (

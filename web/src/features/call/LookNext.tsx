@@ -2,6 +2,7 @@ import type { Bench, Sheet, SuggestedCheck } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Term } from '../../ui/Term'
 import { amid } from '../../ui/words'
+import { GATE, isGateAllThatLacks } from './inHand'
 import { checkName, whyNext } from './judgementWords'
 import { Told } from './Told'
 import type { Work } from './useWork'
@@ -18,7 +19,9 @@ type Props = {
 
 /** What the last entry did, and what to look at next and why: always in the same place, always of the same height. */
 export function LookNext({ bench, sheet, work, inHand, next, onTakeUp }: Props) {
-  const here = next?.character === inHand
+  const gate = isGateAllThatLacks(bench)
+  const here = gate ? inHand === undefined : next?.character === inHand
+  const first = gate ? GATE : next?.character
   return (
     <div
       data-guide="look-next"
@@ -30,18 +33,20 @@ export function LookNext({ bench, sheet, work, inHand, next, onTakeUp }: Props) 
           <Told bench={bench} work={work} check={inHand} />
         </p>
         <p className="h-[2.5em] overflow-hidden max-sm:h-[3.7em]">
-          <Term id="look-next">{next ? 'Look next' : 'Look next: nothing'}</Term>
-          {next
-            ? `${here ? ': this one. ' : `: ${amid(checkName(sheet, next.character))}. `}${whyNext(sheet, bench, next)}`
-            : ' more can be read on this tree today.'}
+          <Term id="look-next">{first ? 'Look next' : 'Look next: nothing'}</Term>
+          {gate
+            ? `: the gate${here ? ', here' : ''}. A ${bench.judgement.tier} asks for all that the group shares; nothing else is missing.`
+            : next
+              ? `${here ? ': this one. ' : `: ${amid(checkName(sheet, next.character))}. `}${whyNext(sheet, bench, next)}`
+              : ' more can be read on this tree today.'}
         </p>
       </div>
       {/* the button keeps its place, so that a finger finds it */}
       <Button
         look="quiet"
         className="shrink-0 px-2!"
-        disabled={!next || here}
-        onClick={() => next && onTakeUp(next.character)}
+        disabled={!first || here}
+        onClick={() => first && onTakeUp(first)}
       >
         take it up <kbd className="figure max-lg:hidden">n</kbd>
       </Button>

@@ -33,7 +33,7 @@ export function Path({ bench, sheet, work, inHand, onChoose, narrow }: Props) {
   const stations = STATIONS.filter(({ zone }) => sheet.characters.some((one) => one.zone === zone))
   const next = bench.suggested.find((one) => !work.entries.has(one.character))
   const notNow = sheet.characters.filter(
-    (one) => bench.outOfSeason.includes(one.id) && !work.entries.has(one.id),
+    (one) => whyNotNow(bench, one) !== undefined && !work.entries.has(one.id),
   )
   const row = (character: Character) => (
     <li key={character.id}>
@@ -74,7 +74,7 @@ export function Path({ bench, sheet, work, inHand, onChoose, narrow }: Props) {
       {notNow.length > 0 && (
         <details className="lg:ml-14" open={notNow.some((one) => one.id === inHand) || undefined}>
           <summary className="flex min-h-9 cursor-pointer items-center px-2 font-semibold max-lg:min-h-11">
-            Not now ({notNow.length}), with the months
+            Not now ({notNow.length}), with the reason
           </summary>
           <ul>{notNow.map(row)}</ul>
         </details>
@@ -159,6 +159,13 @@ function GateStop({ sheet, work, inHand, onChoose }: Pick<Props, 'sheet' | 'work
   )
 }
 
+/** Why a check is not asked for on this visit; undefined: it is. */
+function whyNotNow(bench: Bench, character: Character): string | undefined {
+  if (bench.notAtThisStage.includes(character.id)) return 'not at this stage'
+  if (bench.outOfSeason.includes(character.id)) return monthRuns(character.months)
+  return bench.noneOnTree.includes(character.id) ? 'none on this tree' : undefined
+}
+
 const ROW =
   'flex h-9.5 w-full items-center gap-2 rounded-plain px-2 text-left leading-[1.12] hover:bg-thistle-wash max-lg:h-auto max-lg:min-h-12 max-lg:py-1 aria-[current=step]:bg-thistle aria-[current=step]:text-card forced-colors:aria-[current=step]:outline-3 forced-colors:aria-[current=step]:-outline-offset-3 forced-colors:aria-[current=step]:outline-solid'
 
@@ -182,11 +189,8 @@ function CheckRow({ bench, character, entry, why, current, onChoose }: RowProps)
     ? wordsOfReading(character, entry.reading)
     : forbidden
       ? 'wounds the tree; off in this survey'
-      : bench.outOfSeason.includes(character.id)
-        ? monthRuns(character.months)
-        : bench.dulled.includes(character.id)
-          ? 'counts a quarter for you'
-          : undefined
+      : (whyNotNow(bench, character) ??
+        (bench.dulled.includes(character.id) ? 'counts a quarter for you' : undefined))
   return (
     <button
       ref={row}

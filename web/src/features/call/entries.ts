@@ -33,6 +33,7 @@ export function marksOf(bench: Bench, unsent: readonly Unsent[]): ReadonlyMap<st
 
 /** What was read, in words: "3 few, 1 many", "11, 9, 13 mm", "not seen". */
 export function wordsOfReading(character: Character, reading: NewReading): string {
+  if (reading.notBorne) return 'none on this tree'
   if (reading.notSeen) return 'not seen'
   if (reading.values) {
     return reading.values

@@ -19,22 +19,30 @@ export function stopOf(sheet: Sheet, id: string): InHand | undefined {
 type Stands = Pick<Work, 'entries' | 'marks'>
 
 /**
- * What to take in hand when a tree is opened: the gate where it fails, or while nothing is read and it is not looked at;
- * else the best check. From then on only its observer changes what is in hand.
+ * What to take in hand when a tree is opened: the gate where it fails, while nothing is read and it is not looked at, or
+ * when nothing else is missing; else the best check. From then on only its observer changes what is in hand.
  */
 export function firstInHand(bench: Bench, sheet: Sheet, { entries, marks }: Stands): string {
   const fails = [...marks.values()].includes(false)
   const toLookAt = entries.size === 0 && sheet.gate.some((one) => !marks.has(one.id))
   if (fails || toLookAt) return GATE
+  if (isGateAllThatLacks(bench)) return GATE
   const next = bench.suggested.find((one) => !entries.has(one.character))
   return next?.character ?? sheet.characters[0]?.id ?? GATE
+}
+
+/** Whether the call could be signed if all that the group shares were looked at. */
+export function isGateAllThatLacks(bench: Bench): boolean {
+  return bench.missing.length === 1 && bench.conditions.some((one) => one.code === 'gate' && !one.met)
 }
 
 /** Every stop of the path in the order of the work: the gate, then the checks from far to near. */
 export function stops(bench: Bench, sheet: Sheet): readonly string[] {
   const zones = ['stand-off', 'trunk', 'hand', 'lens', 'cut']
   const now = sheet.characters.filter(
-    (one) => !bench.outOfSeason.includes(one.id) && !isForbidden(bench, one),
+    (one) =>
+      ![...bench.outOfSeason, ...bench.notAtThisStage, ...bench.noneOnTree].includes(one.id) &&
+      !isForbidden(bench, one),
   )
   return [
     ...(sheet.gate.length > 0 ? [GATE] : []),

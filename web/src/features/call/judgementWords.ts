@@ -45,7 +45,9 @@ export function whyNext(sheet: Sheet, bench: Bench, next: SuggestedCheck): strin
   const promise = next.forTheQuorum
     ? 'Another organ must agree'
     : bench.judgement.pointsShort <= 0
-      ? 'Would confirm what leads'
+      ? bench.pointsToGo <= 0
+        ? 'Would confirm what leads'
+        : 'Brings it further, which a rarer name needs'
       : next.chanceToSettle >= 0.03
         ? `Settles it ${timesIn(next.chanceToSettle)}`
         : 'Narrows it down'
@@ -88,6 +90,7 @@ export function barWords(bench: Bench): string {
 export function effectWords(bench: Bench, check: string | undefined): string {
   const read = bench.readings.find((one) => one.reading.character === check)?.reading
   if (!read) return ''
+  if (read.notBorne) return noneWords(bench)
   if (read.notSeen) return 'Not seen: nothing is weighed.'
   const effect = bench.effects.find((one) => one.character === check)
   if (!effect) return 'Kept. It tells of the place, which does not count at this tier.'
@@ -100,6 +103,15 @@ export function effectWords(bench: Bench, check: string | undefined): string {
   return effect.leadBefore
     ? `${speaks} It leads now instead of ${effect.leadBefore}: ${now}`
     : `${speaks} ${now}`
+}
+
+function noneWords(bench: Bench): string {
+  const others = bench.noneOnTree.length - 1
+  const closed =
+    others > 0
+      ? ` ${counted(others, 'other check')} of the same kind will not be asked for on this visit.`
+      : ''
+  return `None on this tree: nothing is weighed.${closed}`
 }
 
 const REASONS: Readonly<Record<string, string>> = {

@@ -1,6 +1,7 @@
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { TextArea } from '../../ui/TextArea'
+import { Bearing } from './Bearing'
 import { Factor, Factors } from './Factors'
 import { type CharacterFile, TOPICS, wordsOf } from './sheetFile'
 import { Wrong } from './TaxaPart'
@@ -58,6 +59,12 @@ export function Details({ character, set, disabled, wrong }: DetailsProps) {
           />
         ))}
       </div>
+      <Bearing
+        values={character.borne ?? {}}
+        disabled={disabled}
+        wrong={wrong('borne')}
+        onChange={(borne) => set({ borne })}
+      />
       <fieldset disabled={disabled} className="grid gap-3 md:grid-cols-3">
         <Field
           label="Leaves, cones … for a fair reading"

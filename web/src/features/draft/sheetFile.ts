@@ -81,6 +81,7 @@ export type CharacterFile = {
   readonly schools?: Multipliers
   readonly months: readonly number[]
   readonly stages?: Multipliers
+  readonly borne?: Multipliers
   readonly materials?: Multipliers
   readonly positions?: Multipliers
   readonly replicates: number
@@ -109,6 +110,7 @@ export const ORGANS = [
   'root',
   'smell',
   'site',
+  'associate',
 ]
 const ZONES = ['stand-off', 'trunk', 'hand', 'lens', 'cut']
 /** The stations as a crew calls them. */

@@ -70,6 +70,7 @@ type Props = { readonly sheet: Sheet; readonly character: Character }
 
 const MULTIPLIERS = [
   { key: 'stages', text: 'By stage' },
+  { key: 'borne', text: 'Borne by trees' },
   { key: 'materials', text: 'By material' },
   { key: 'positions', text: 'By place in crown' },
 ] as const

@@ -2,10 +2,10 @@ import type { DrawingHint } from '../../api/types'
 
 /** The first looks that a sheet can speak of; the server knows the same by code. */
 export const TRAITS = [
-  { trait: 'foliage', answers: ['broad', 'single-needles', 'needle-tufts'] },
+  { trait: 'foliage', answers: ['broad', 'single-needles', 'needle-tufts', 'needle-bundles'] },
   { trait: 'leaf-set', answers: ['singly', 'pairs'] },
   { trait: 'thorns', answers: ['none', 'some'] },
-  { trait: 'blade', answers: ['undivided', 'lobed'] },
+  { trait: 'blade', answers: ['undivided', 'lobed', 'leaflets'] },
   { trait: 'bud', answers: ['scales', 'one-cap', 'naked'] },
   {
     trait: 'fruit',
@@ -18,6 +18,10 @@ export const TRAITS = [
       'haws',
       'nuts-on-a-wing',
       'woolly-capsules',
+      'acorns',
+      'winged-keys',
+      'capsules-with-down',
+      'pomes',
     ],
   },
 ] as const
@@ -35,12 +39,14 @@ const ANSWER_WORDS: Readonly<Record<string, string>> = {
   broad: 'broad leaves',
   'single-needles': 'needles, singly',
   'needle-tufts': 'needles in tufts',
+  'needle-bundles': 'needles in bundles of two to five',
   singly: 'singly, by turns',
   pairs: 'in pairs, or nearly so',
   none: 'none',
   some: 'thorns',
   undivided: 'undivided',
   lobed: 'lobed, or cut at the tip',
+  leaflets: 'of several leaflets',
   scales: 'two or more scales',
   'one-cap': 'a single cap',
   naked: 'nothing, it is naked and felted',
@@ -52,6 +58,10 @@ const ANSWER_WORDS: Readonly<Record<string, string>> = {
   haws: 'red haws with hard stones',
   'nuts-on-a-wing': 'nuts hanging from a pale wing',
   'woolly-capsules': 'capsules that let wool go',
+  acorns: 'acorns in cups',
+  'winged-keys': 'flat keys, each with one wing',
+  'capsules-with-down': 'hanging catkins of capsules with down',
+  pomes: 'small apples with soft cores',
 }
 
 const PLAIN_LEAF = {

@@ -174,6 +174,20 @@ public abstract class ServerTest {
     }
 
     /** The address of a tree of the plot Kettle Moss 07 in the survey that all observers share. */
+    /** Marks everything that the tree's group shares as fitting, as a record and a control ask for. */
+    protected static void markGate(Caller caller, String treePath) {
+        String sheet = caller.get(treePath + "/bench")
+                .expect(200)
+                .path("sheetVersionId")
+                .asText();
+        for (JsonNode item : caller.get("/api/sheets/" + sheet).expect(200).path("gate")) {
+            caller.put(
+                            treePath + "/gate/" + UUID.randomUUID(),
+                            Map.of("item", item.path("id").asText(), "mark", "fits"))
+                    .expect(200);
+        }
+    }
+
     protected static String treePath(int tag) {
         return surveyPath() + "/trees/" + demoId("tree " + demoId("plot Kettle Moss 07") + " " + tag);
     }

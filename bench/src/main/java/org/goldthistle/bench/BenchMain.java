@@ -23,6 +23,7 @@ public final class BenchMain {
     public static void main(String[] arguments) throws RunnerException, IOException {
         Collection<RunResult> runs = new Runner(new OptionsBuilder()
                         .include(CoreBenchmark.class.getName())
+                        .include(SheetBenchmark.class.getName())
                         .include(BatchBenchmark.class.getName())
                         .build())
                 .run();
@@ -44,6 +45,9 @@ public final class BenchMain {
                 + row("the same and its exact confirming set", found, "confirmation")
                 + row("next-check ranking, 16 characters unread", found, "nextCheckRanking")
                 + row("season outlook, 12 months × 400 trees", found, "seasonOutlook")
+                + row("separability of the sheet, 12 months × 400 trees of each taxon", found, "separability")
+                + row("if it were something else, 400 trees of each taxon at two tiers", found, "ifSomethingElse")
+                + row("learn from 1,000 verified trees, five folds", found, "learn")
                 + row("batch of 100,000 trees on both cores", found, "core")
                 + row("the same trees, naive Bayes of a general-purpose library", found, "generalLibrary")
                 + String.format(

@@ -4,9 +4,13 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.Predicate;
+import org.goldthistle.core.balance.Weight;
 import org.goldthistle.core.hybrid.Ancestry;
 import org.goldthistle.core.plan.NextChecks;
+import org.goldthistle.core.reading.Context;
 import org.goldthistle.core.reading.GateMark;
+import org.goldthistle.core.reading.Unseen;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
@@ -39,6 +43,8 @@ import org.springframework.lang.Nullable;
  * @param thistle the call at a glance
  * @param suggested the checks that are still worth making today, the best first
  * @param outOfSeason ids of the characters that cannot be read in this month
+ * @param notAtThisStage ids of those that no tree of this stage bears
+ * @param noneOnTree ids of those that are not asked for, since the tree bears none of what they are read from
  * @param dulled ids of the characters that count a quarter, since the observer lacks what they ask for
  * @param cautionRead whether the observer has read what wounding this tree means
  * @param determinations of every observer, the newest first; in a blind reading the observer's own alone
@@ -69,6 +75,8 @@ record BenchDto(
         ThistleDto thistle,
         List<SuggestedCheck> suggested,
         List<String> outOfSeason,
+        List<String> notAtThisStage,
+        List<String> noneOnTree,
         List<String> dulled,
         boolean cautionRead,
         List<DeterminationDto> determinations,
@@ -91,6 +99,8 @@ record BenchDto(
         Assessment assessment = call.assessment(onRecord);
         var words = new ConditionWords(assessment);
         List<DiagnosticCharacter> characters = call.sheet().sheet().characters();
+        Context visit = assessment.evidence().context();
+        Unseen unseen = assessment.evidence().unseen();
         return new BenchDto(
                 BenchTree.of(tree),
                 call.sheet().id(),
@@ -121,22 +131,20 @@ record BenchDto(
                 NextChecks.suggested(assessment.offered()).stream()
                         .map(SuggestedCheck::of)
                         .toList(),
-                characters.stream()
-                        .filter(one -> !one.trust()
-                                .months()
-                                .contains(call.circumstances().month()))
-                        .map(DiagnosticCharacter::id)
-                        .toList(),
-                characters.stream()
-                        .filter(one -> call.lacking().stream().anyMatch(one.effort()::needs))
-                        .map(DiagnosticCharacter::id)
-                        .toList(),
+                ids(characters, one -> !Weight.isInSeason(one, visit.month())),
+                ids(characters, one -> one.borne(visit.stage()) == 0),
+                ids(characters, one -> unseen.isBarren(one.organ(), visit.month())),
+                ids(characters, one -> visit.lacksFor(one.effort())),
                 call.cautionRead(),
                 determinations,
                 own.blind(),
                 own.signedAs(),
                 own.firstTree(),
                 own.memoryAids());
+    }
+
+    private static List<String> ids(List<DiagnosticCharacter> all, Predicate<DiagnosticCharacter> which) {
+        return all.stream().filter(which).map(DiagnosticCharacter::id).toList();
     }
 
     /** The tree itself; its group is what the plot says, which the observer may have found otherwise. A clone has stems. */

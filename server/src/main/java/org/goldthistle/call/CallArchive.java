@@ -12,6 +12,7 @@ import org.goldthistle.audit.AuditTrail;
 import org.goldthistle.audit.Place;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.balance.WeighedReading;
+import org.goldthistle.core.sheet.GateItem;
 import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
 import org.goldthistle.core.verdict.Need;
@@ -33,6 +34,7 @@ public class CallArchive {
     private final Desk desk;
     private final CallRepository calls;
     private final ReadingRepository readings;
+    private final GateRepository marks;
     private final DeterminationRepository determinations;
     private final CallStates states;
     private final Signatures signatures;
@@ -44,6 +46,7 @@ public class CallArchive {
             Desk desk,
             CallRepository calls,
             ReadingRepository readings,
+            GateRepository marks,
             DeterminationRepository determinations,
             CallStates states,
             Signatures signatures,
@@ -53,6 +56,7 @@ public class CallArchive {
         this.desk = desk;
         this.calls = calls;
         this.readings = readings;
+        this.marks = marks;
         this.determinations = determinations;
         this.states = states;
         this.signatures = signatures;
@@ -62,7 +66,7 @@ public class CallArchive {
     }
 
     /**
-     * Puts a call on record. Where it is signed, it is for the lead if the evidence carries that, else to come back in
+     * Puts a call on record, the whole gate looked at and fitting. Where it is signed, it is for the lead if the evidence carries that, else to come back in
      * the month in which most can be read, or for the group only where nobody comes back.
      */
     @Transactional
@@ -82,6 +86,9 @@ public class CallArchive {
             at = at.plusSeconds(60);
             readings.save(new ReadingEntry(UUID.randomUUID(), call.id(), 0, reading(one), at, at));
         }
+        for (GateItem item : sheet.sheet().gate()) {
+            marks.save(new GateEntry(UUID.randomUUID(), call.id(), item.id(), GateEntry.Mark.FITS, archived.begun()));
+        }
         desk.flush();
         archived.signed().ifPresent(when -> sign(tree, archived, sheet, when));
         states.keepAll(trees.tree(archived.surveyId(), archived.treeId(), archived.observerId()));
@@ -94,6 +101,7 @@ public class CallArchive {
                 one.states(),
                 one.values(),
                 !seen,
+                null,
                 seen ? one.certainty() : null,
                 one.material(),
                 one.position(),

@@ -35,10 +35,12 @@ final class ConditionWords {
             case THRESHOLD ->
                 percent(condition.asked().orElseThrow()) + " for " + name(assessment.lead())
                         + (assessment.tier().isDecidedOnFeaturesAlone() ? ", from the tree alone" : "");
+            case SURROUNDINGS -> percent(condition.asked().orElseThrow()) + " with the surroundings too";
             case FEATURES_ALONE -> percent(condition.asked().orElseThrow()) + " from the tree alone";
             case QUORUM -> COUNTED[(int) condition.asked().orElseThrow()] + " organs that agree, none against";
             case ZONE -> "something read in the hand, with a lens or a knife";
             case SAME_LEAD -> "the same name with the surroundings and without";
+            case GATE -> "all that the group shares, looked at and fitting";
             case PHOTO -> "a photo on this call, or the label of a voucher that is kept";
             case REASON -> "a written reason against “" + aboutWords(condition.need()) + "”";
             case SECOND_OBSERVER -> "a second observer’s blind agreement, asked for once this is signed";
@@ -49,12 +51,13 @@ final class ConditionWords {
     String missing(Condition condition) {
         return switch (condition.need().kind()) {
             case READING -> "read one character";
-            case THRESHOLD, FEATURES_ALONE ->
+            case THRESHOLD, SURROUNDINGS, FEATURES_ALONE ->
                 asks(condition) + ": " + percentBelow(condition.now().orElseThrow()) + " now";
             case QUORUM -> missingOrgans(condition);
             case SAME_LEAD ->
                 "with the surroundings it is " + name(withSurroundings()) + ", from the tree alone "
                         + name(fromFeatures());
+            case GATE -> missingOfGate();
             case ZONE, PHOTO, REASON, SECOND_OBSERVER -> asks(condition);
         };
     }
@@ -70,10 +73,24 @@ final class ConditionWords {
                 .map(reason -> new Missing(reason.code(), "the gate fails: " + gateItem(reason)));
         Stream<Missing> conditions = assessment.conditions().stream()
                 .filter(condition -> !condition.met())
-                .filter(condition -> condition.need().kind().isOnEvidence()
-                        || onRecord && condition.need().kind() != Need.Kind.SECOND_OBSERVER) // asked for by signing
+                .filter(condition -> isToldOf(condition.need().kind(), onRecord))
                 .map(condition -> new Missing(condition.need().code(), missing(condition)));
         return Stream.concat(gates, conditions).toList();
+    }
+
+    /** What is seen on the tree is always told; a failed item of the gate speaks for itself. */
+    private boolean isToldOf(Need.Kind kind, boolean onRecord) {
+        return switch (kind) {
+            case GATE -> assessment.evidence().gate().values().stream().allMatch(fits -> fits);
+            case SECOND_OBSERVER -> false; // asked for by signing
+            default -> kind.isOnEvidence() || onRecord;
+        };
+    }
+
+    private String missingOfGate() {
+        int marked = assessment.evidence().gate().size();
+        int all = sheet.gate().size();
+        return "the gate, what all of the group share: " + (all - marked) + " of " + all + " to look at";
     }
 
     /** What keeps a call from being signed: its code as in {@code docs/model.md}, and in words. */

@@ -20,7 +20,8 @@ import org.goldthistle.core.sheet.Position;
 import org.springframework.lang.Nullable;
 
 /**
- * A reading as it is sent and kept: states or values, one per replicate, or not seen. Certainty, material and position
+ * A reading as it is sent and kept: states or values, one per replicate, or not seen, perhaps since the tree bears none
+ * of it. Certainty, material and position
  * are there only where the observer said them; what was not said is assumed when it is weighed, and never stored as
  * said. A withdrawn one says only that what was read before was a mistake. The month, 1-12, is that of an earlier visit,
  * to correct what was read on it; null: the visit in hand.
@@ -30,6 +31,7 @@ record NewReading(
         @Nullable @Size(max = MOST_REPLICATES) List<String> states,
         @Nullable @Size(max = MOST_REPLICATES) List<Double> values,
         boolean notSeen,
+        @Nullable Boolean notBorne,
         @Nullable String certainty,
         @Nullable String material,
         @Nullable String position,
@@ -43,6 +45,11 @@ record NewReading(
         return Boolean.TRUE.equals(withdrawn);
     }
 
+    /** Whether the tree bears none of it. */
+    boolean isNotBorne() {
+        return Boolean.TRUE.equals(notBorne);
+    }
+
     /** @throws RefusedException if it is not exactly one of states, values and not seen, or a code is unknown */
     Observation toObservation() {
         boolean hasStates = states != null && !states.isEmpty();
@@ -53,8 +60,11 @@ record NewReading(
                     (hasStates ? "states " : "") + (hasValues ? "values " : "") + (notSeen ? "not seen" : ""),
                     "exactly one of states, values and not seen");
         }
+        if (isNotBorne() && !notSeen) {
+            throw RefusedException.of(character, "something read, and none borne", "one of both");
+        }
         if (notSeen) {
-            return new NotSeen(character, madeIn());
+            return new NotSeen(character, madeIn(), isNotBorne());
         }
         var refusals = new Refusals();
         Optional<Certainty> sureness = optional(refusals, "certainty", certainty, Certainty.values());
@@ -72,7 +82,8 @@ record NewReading(
 
     /** The same, made in a month, 1-12; null: on the visit in hand. */
     NewReading madeIn(@Nullable Integer other) {
-        return new NewReading(character, states, values, notSeen, certainty, material, position, withdrawn, other);
+        return new NewReading(
+                character, states, values, notSeen, notBorne, certainty, material, position, withdrawn, other);
     }
 
     private OptionalInt madeIn() {

@@ -43,8 +43,12 @@ class ReadingEntry implements Persistable<UUID> {
         this.callId = callId;
         this.visit = visit;
         this.characterId = reading.character();
-        this.observed =
-                new Seen(reading.states(), reading.values(), reading.notSeen(), reading.isWithdrawn() ? true : null);
+        this.observed = new Seen(
+                reading.states(),
+                reading.values(),
+                reading.notSeen(),
+                reading.isNotBorne() ? true : null,
+                reading.isWithdrawn() ? true : null);
         this.certainty = reading.certainty();
         this.material = reading.material();
         this.position = reading.position();
@@ -87,6 +91,7 @@ class ReadingEntry implements Persistable<UUID> {
                 observed.states(),
                 observed.values(),
                 observed.notSeen(),
+                observed.notBorne(),
                 certainty,
                 material,
                 position,
@@ -95,5 +100,5 @@ class ReadingEntry implements Persistable<UUID> {
     }
 
     /** What was seen, as stored. */
-    record Seen(List<String> states, List<Double> values, boolean notSeen, Boolean withdrawn) {}
+    record Seen(List<String> states, List<Double> values, boolean notSeen, Boolean notBorne, Boolean withdrawn) {}
 }

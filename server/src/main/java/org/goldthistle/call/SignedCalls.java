@@ -186,6 +186,7 @@ public class SignedCalls {
             one.put("character", reading.character());
             if (reading.notSeen()) {
                 one.put("notSeen", true);
+                putIfThere(one, "notBorne", reading.notBorne());
             } else {
                 putIfThere(one, "states", reading.states());
                 putIfThere(one, "values", reading.values());

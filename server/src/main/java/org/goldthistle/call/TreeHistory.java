@@ -107,7 +107,8 @@ class TreeHistory {
             return said(one.recordedAt(), observer, "took back what was read of “" + name + "”");
         }
         if (reading.notSeen()) {
-            return said(one.recordedAt(), observer, "could not see “" + name + "”");
+            String what = reading.isNotBorne() ? "found none on the tree for “" : "could not see “";
+            return said(one.recordedAt(), observer, what + name + "”");
         }
         String seen = character.map(known -> words(known, reading)).orElse("");
         return new AuditEntry(one.recordedAt(), observer, "read “" + name + "”", null, TextNode.valueOf(seen));

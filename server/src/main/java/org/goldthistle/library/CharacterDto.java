@@ -40,6 +40,8 @@ import org.springframework.lang.Nullable;
  * @param stages what is left of the weight by life stage; unlisted: all of it, as in the next two
  * @param materials by where the material came from
  * @param positions by place in the crown
+ * @param borne share of trees that bear what it is read from by life stage; unlisted: all
+ * @param mayBearNone whether there is anything that a tree may bear none of
  * @param cluster name shared by characters that are one signal; null: it stands alone
  * @param absence informative or weak: whether not seeing it tells much
  * @param profiles of every taxon in the sheet's order, those of hybrids derived where the sheet has none
@@ -66,6 +68,8 @@ record CharacterDto(
         Map<String, Double> stages,
         Map<String, Double> materials,
         Map<String, Double> positions,
+        Map<String, Double> borne,
+        boolean mayBearNone,
         @Nullable String cluster,
         String absence,
         int replicates,
@@ -109,6 +113,8 @@ record CharacterDto(
                 byCode(LifeStage.values(), character.trust().stages()),
                 byCode(Material.values(), character.trust().materials()),
                 byCode(Position.values(), character.trust().positions()),
+                byCode(LifeStage.values(), character.bearing().shares()),
+                character.mayBearNone(),
                 character.cluster().orElse(null),
                 character.absence().code(),
                 character.replication().replicates(),

@@ -43,6 +43,47 @@ class BenchTest extends ServerTest {
     }
 
     @Test
+    void a_tree_without_cones_is_not_asked_for_them_until_that_is_taken_back() {
+        Caller siskin = signedIn("Siskin");
+        JsonNode before = siskin.get(treePath(38) + "/bench").expect(200);
+        assertThat(before.path("noneOnTree")).isEmpty();
+
+        JsonNode none = siskin.put(reading(38), Map.of("character", "cone-length", "notSeen", true, "notBorne", true))
+                .expect(200);
+
+        assertThat(none.path("noneOnTree").toString())
+                .contains("cone-length", "cone-scale-tips", "cone-shape-ratio", "cone-scale-count");
+        assertThat(none.path("suggested").findValuesAsText("character")).noneMatch(id -> id.startsWith("cone-"));
+        assertThat(none.at("/readings/0/reading/notBorne").asBoolean()).isTrue();
+        assertThat(siskin.get(treePath(38) + "/history").expect(200).toString()).contains("found none on the tree for");
+        siskin.put(
+                        reading(38),
+                        Map.of("character", "cone-length", "notSeen", false, "notBorne", true, "values", List.of(30)))
+                .expectProblem(422, "unfit-reading");
+
+        JsonNode back = siskin.put(reading(38), Map.of("character", "cone-length", "notSeen", false, "withdrawn", true))
+                .expect(200);
+        assertThat(back.path("noneOnTree")).isEmpty();
+    }
+
+    @Test
+    void what_no_tree_of_the_stage_bears_is_told_apart_from_what_is_out_of_season() {
+        Caller siskin = signedIn("Siskin");
+        JsonNode bench = siskin.get(treePath(38) + "/bench").expect(200);
+        var circumstances = (com.fasterxml.jackson.databind.node.ObjectNode)
+                bench.path("circumstances").deepCopy();
+        circumstances.put("stage", "sapling");
+
+        JsonNode sapling =
+                siskin.put(treePath(38) + "/circumstances", circumstances).expect(200);
+
+        assertThat(bench.path("notAtThisStage")).isEmpty();
+        assertThat(sapling.path("notAtThisStage").toString()).contains("cone-length", "young-cone-colour");
+        assertThat(sapling.path("suggested").findValuesAsText("character")).doesNotContain("cone-length");
+        siskin.put(treePath(38) + "/circumstances", bench.path("circumstances")).expect(200);
+    }
+
+    @Test
     void another_group_is_taken_up_by_one_observer_alone_and_keeps_what_was_read_before() {
         Caller siskin = signedIn("Siskin");
         siskin.put(reading(9), Map.of("character", "leaf-tip", "notSeen", true)).expect(200);

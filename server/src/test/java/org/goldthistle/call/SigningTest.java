@@ -127,6 +127,25 @@ class SigningTest extends ServerTest {
     }
 
     @Test
+    void a_record_wants_the_whole_gate_looked_at_and_says_how_much_of_it_is_left() {
+        Caller wren = signedIn("Wren");
+        List<String> ids = readCherry(wren, 11);
+        String item =
+                wren.get(treePath(11) + "/bench").expect(200).at("/gate/0/item").asText();
+        wren.put(treePath(11) + "/gate/" + UUID.randomUUID(), Map.of("item", item, "mark", "taken-back"))
+                .expect(200);
+
+        JsonNode problem = wren.put(determination(11), signed("taxon", "serotina", "", ids))
+                .expectProblem(422, "not-signable");
+        JsonNode bench = wren.get(treePath(11) + "/bench").expect(200);
+
+        assertThat(problem.path("refusals").findValuesAsText("key")).containsExactly("gate");
+        assertThat(problem.path("detail").asText()).contains("1 of 3 to look at");
+        assertThat(bench.path("missing").toString()).contains("1 of 3 to look at");
+        assertThat(bench.at("/judgement/verdict").asText()).isEqualTo("signable"); // it is a condition on the record
+    }
+
+    @Test
     void a_reason_whose_reading_was_taken_back_is_not_signed() {
         Caller wren = signedIn("Wren");
         List<String> ids = readCherry(wren, 11);
@@ -214,6 +233,7 @@ class SigningTest extends ServerTest {
 
     /** Fruit and leaf read as black cherry's, so that a record of it can be signed. */
     private List<String> readCherry(Caller caller, int tag) {
+        markGate(caller, treePath(tag));
         read(caller, tag, "fruit-collar");
         read(caller, tag, "midrib-hairs");
         return read(caller, tag, "tooth-shape").path("readings").findValuesAsText("id");

@@ -58,6 +58,7 @@ class SightTest extends TreeUnderReview {
                 .isNotEmpty();
 
         siskin.put(treePath() + "/tier", Map.of("tier", "control")).expect(200);
+        markGate(siskin, treePath());
         sign(siskin, "taxon", "padus");
 
         redpoll.put(casePath(rowOf(redpoll)) + "/taken", Map.of()).expectProblem(409, "seen-already");

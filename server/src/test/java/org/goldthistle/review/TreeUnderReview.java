@@ -73,10 +73,10 @@ public abstract class TreeUnderReview extends ServerTest {
             ids.add(one.path("id").asText());
         }
         if (ids.isEmpty()) {
-            JsonNode bench = caller.get(treePath() + "/bench").expect(200);
+            markGate(caller, treePath());
             read(caller, "fruit-collar", "star-collar");
             read(caller, "midrib-hairs", "rusty-fringe");
-            bench = read(caller, "tooth-shape", "incurved");
+            JsonNode bench = read(caller, "tooth-shape", "incurved");
             for (JsonNode one : bench.path("readings")) {
                 ids.add(one.path("id").asText());
             }
@@ -88,6 +88,7 @@ public abstract class TreeUnderReview extends ServerTest {
     /** The signature of somebody who has read the tree as a black cherry, before it is sent. */
     protected Map<String, Object> signature(Caller caller) {
         List<String> ids = new ArrayList<>();
+        markGate(caller, treePath());
         read(caller, "fruit-collar", "star-collar");
         read(caller, "midrib-hairs", "rusty-fringe");
         read(caller, "tooth-shape", "incurved")

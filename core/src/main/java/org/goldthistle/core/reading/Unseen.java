@@ -41,9 +41,13 @@ public record Unseen(Map<String, Integer> months, Map<Organ, Set<Integer>> barre
         return new Unseen(months, barren);
     }
 
+    /** Whether the tree bore none of an organ in a month. */
+    public boolean isBarren(Organ organ, int month) {
+        return barren.getOrDefault(organ, Set.of()).contains(month);
+    }
+
     /** Whether a character is not to be looked for in a month. */
     public boolean closes(DiagnosticCharacter character, int month) {
-        return months.getOrDefault(character.id(), 0) == month
-                || barren.getOrDefault(character.organ(), Set.of()).contains(month);
+        return months.getOrDefault(character.id(), 0) == month || isBarren(character.organ(), month);
     }
 }

@@ -84,6 +84,11 @@ public record DiagnosticCharacter(
         return bearing.share(stage);
     }
 
+    /** Whether it is read from something that a tree may bear none of. */
+    public boolean mayBearNone() {
+        return organ.isBorne() || !bearing.shares().isEmpty();
+    }
+
     /** The same with other profiles. */
     public DiagnosticCharacter withProfiles(Map<String, Profile> others) {
         return new DiagnosticCharacter(
