@@ -11,14 +11,18 @@ import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import org.goldthistle.core.balance.GroupModel;
 import org.goldthistle.core.drawn.DrawnTrees;
 import org.goldthistle.core.drawn.TreeStream;
-import org.goldthistle.core.reading.Reading;
-import org.goldthistle.core.reading.StatesObserved;
-import org.goldthistle.core.reading.ValuesObserved;
+import org.goldthistle.core.reading.Context;
+import org.goldthistle.core.reading.Observation;
+import org.goldthistle.core.reading.TreeOrigin;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.Harm;
@@ -27,6 +31,8 @@ import org.goldthistle.core.sheet.Profile;
 import org.goldthistle.core.sheet.StateProfile;
 import org.goldthistle.formats.BuiltInLibrary;
 import org.goldthistle.formats.GroupSheetJson;
+import org.goldthistle.formats.Specimen;
+import org.goldthistle.formats.SpecimenWriter;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -157,28 +163,25 @@ class LearningCommandsTest {
                 .map(one -> one.withProfiles(inTheWood(said, one)))
                 .toList()));
         var drawn = new DrawnTrees(wood, LifeStage.MATURE, Harm.SAMPLE);
-        ArrayNode all = JSON.createArrayNode();
+        List<Specimen> all = new ArrayList<>();
         for (int t = 0; t < count; t++) {
             int truth = t % said.taxa().size();
-            ObjectNode tree = all.addObject().put("id", "t" + t);
-            tree.putObject("context").put("month", 7).put("stage", "mature").put("origin", "unknown");
-            ArrayNode observations = tree.putArray("observations");
-            drawn.read(truth, new TreeStream(seed, 0, t)).forEach(reading -> put(observations.addObject(), reading));
-            tree.put("truth", said.taxa().get(truth).id());
+            all.add(new Specimen(
+                    "t" + t,
+                    new Context(
+                            7,
+                            LifeStage.MATURE,
+                            TreeOrigin.UNKNOWN,
+                            Set.of(),
+                            Optional.empty(),
+                            Optional.empty(),
+                            Map.of()),
+                    List.<Observation>copyOf(drawn.read(truth, new TreeStream(seed, 0, t))),
+                    List.of(),
+                    Optional.of(said.taxa().get(truth).id()),
+                    Optional.empty()));
         }
-        return all.toString();
-    }
-
-    private static void put(ObjectNode node, Reading reading) {
-        node.put("character", reading.character());
-        node.put("month", reading.month().orElseThrow());
-        if (reading.observed() instanceof StatesObserved seen) {
-            ArrayNode states = node.putArray("states");
-            seen.states().forEach(states::add);
-        } else if (reading.observed() instanceof ValuesObserved seen) {
-            ArrayNode values = node.putArray("values");
-            seen.values().forEach(values::add);
-        }
+        return SpecimenWriter.text(all);
     }
 
     private static Map<String, Profile> inTheWood(GroupSheet sheet, DiagnosticCharacter one) {

@@ -116,7 +116,8 @@ public final class GroupSheetWriter {
         return node;
     }
 
-    private static ObjectNode character(DiagnosticCharacter character) {
+    /** One character as it stands in a sheet. */
+    public static ObjectNode character(DiagnosticCharacter character) {
         ObjectNode node = JSON.objectNode();
         node.put("id", character.id());
         node.put("name", character.name());

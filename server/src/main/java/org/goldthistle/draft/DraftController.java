@@ -111,6 +111,16 @@ class DraftController {
         return drafts.change(draftId, body.revision(), body.sheet(), observer);
     }
 
+    /** Takes over into a draft what verified trees would change of one character. */
+    @PutMapping("/{draftId}/proposals")
+    @ForReviewers
+    DraftDto propose(
+            @PathVariable UUID draftId,
+            @AuthenticationPrincipal SignedInObserver observer,
+            @Valid @RequestBody TakenProposal body) {
+        return drafts.takeProposal(draftId, body, observer);
+    }
+
     /** Throws a draft away. */
     @DeleteMapping("/{draftId}")
     @ForReviewers
@@ -178,6 +188,17 @@ class DraftController {
 
             @NotNull @Schema(type = "object", additionalProperties = Schema.AdditionalPropertiesValue.TRUE)
             JsonNode sheet) {}
+
+    /**
+     * A change that verified trees speak for.
+     *
+     * @param surveyId whose trees they are
+     * @param kind weight or profiles
+     */
+    record TakenProposal(
+            @NotNull UUID surveyId,
+            @NotNull String character,
+            @NotNull String kind) {}
 
     /**
      * Why a version is made.

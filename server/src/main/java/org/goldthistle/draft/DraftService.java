@@ -3,6 +3,7 @@ package org.goldthistle.draft;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -20,12 +21,14 @@ import org.goldthistle.core.RefusedException;
 import org.goldthistle.core.balance.GroupModel;
 import org.goldthistle.core.change.SheetChange;
 import org.goldthistle.core.change.SheetDifference;
+import org.goldthistle.core.learning.Proposal;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.StateScale;
 import org.goldthistle.formats.CharacterMatrix;
 import org.goldthistle.formats.GroupSheetJson;
 import org.goldthistle.formats.GroupSheetWriter;
+import org.goldthistle.learning.Lessons;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.library.StoredSheet;
 import org.goldthistle.platform.Problem;
@@ -43,6 +46,7 @@ class DraftService {
     private final DraftRepository drafts;
     private final DraftBeginnings beginnings;
     private final LibraryService library;
+    private final Lessons lessons;
     private final AccountService accounts;
     private final Turns turns;
     private final ObjectMapper json;
@@ -52,6 +56,7 @@ class DraftService {
             DraftRepository drafts,
             DraftBeginnings beginnings,
             LibraryService library,
+            Lessons lessons,
             AccountService accounts,
             Turns turns,
             ObjectMapper json,
@@ -59,6 +64,7 @@ class DraftService {
         this.drafts = drafts;
         this.beginnings = beginnings;
         this.library = library;
+        this.lessons = lessons;
         this.accounts = accounts;
         this.turns = turns;
         this.json = json;
@@ -222,6 +228,45 @@ class DraftService {
                 "file-too-large",
                 "This is larger than 5 MB, and no sheet needs that much. Nothing of it was taken; send a sheet or a"
                         + " table of one group.");
+    }
+
+    /**
+     * Takes over what verified trees would change of one character: its weight, or its profiles. The rest of the draft
+     * stays as it is.
+     *
+     * @throws Problem if it is not proposed (any more), the draft is another's or does not have the character
+     */
+    @Transactional
+    DraftDto takeProposal(UUID id, DraftController.TakenProposal taken, SignedInObserver observer) {
+        turns.take(Turn.alone(Turn.Thing.ENTRY, id));
+        Draft draft = own(find(id), observer);
+        Proposal proposal = Optional.ofNullable(draft.groupId())
+                .flatMap(group -> lessons.proposal(taken.surveyId(), group, taken.character(), taken.kind(), observer))
+                .orElseThrow(() -> Problem.conflict(
+                        "not-proposed",
+                        "The verified trees do not speak for this change any more. Nothing was taken over; open the page"
+                                + " again to see what they say now."));
+        JsonNode sheet = tree(draft.body());
+        String key = proposal.kind() == Proposal.Kind.WEIGHT ? "weight" : "profiles";
+        JsonNode says =
+                tree(GroupSheetWriter.character(proposal.proposed()).path(key).toString());
+        ObjectNode character = characterOf(sheet, taken.character());
+        if (!says.equals(character.path(key))) {
+            character.set(key, says);
+            draft.change(sheet.toString(), clock.instant());
+        }
+        return dto(drafts.saveAndFlush(draft), observer);
+    }
+
+    private static ObjectNode characterOf(JsonNode sheet, String id) {
+        for (JsonNode one : sheet.path("characters")) {
+            if (one instanceof ObjectNode character
+                    && id.equals(character.path("id").asText())) {
+                return character;
+            }
+        }
+        throw Problem.unfit(
+                "no-such-character", "Your draft has no character \"" + id + "\" any more. Nothing was taken over.");
     }
 
     /** Throws a draft away. */

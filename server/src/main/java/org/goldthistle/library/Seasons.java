@@ -11,6 +11,7 @@ import org.goldthistle.core.reading.Unseen;
 import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.sheet.LifeStage;
 import org.goldthistle.core.sheet.School;
+import org.goldthistle.core.stranger.IfSomethingElse;
 import org.goldthistle.core.verdict.Tier;
 import org.springframework.stereotype.Component;
 
@@ -23,28 +24,31 @@ class Seasons {
     /** The same sheet always gives the same chart. */
     private static final long SEED = 1;
 
-    private final Map<Question, Separability> known = new ConcurrentHashMap<>();
+    private final Map<Question, Season> known = new ConcurrentHashMap<>();
 
     /** What a chart is of; at the threshold of a record. */
     private record Question(UUID versionId, LifeStage stage, Optional<School> school, boolean wounding) {}
 
-    Separability of(StoredSheet sheet, LifeStage stage, Optional<School> school, boolean wounding) {
+    /**
+     * A sheet through the year, and its own risk.
+     *
+     * @param strangers what becomes of trees that it does not know
+     */
+    record Season(Separability separability, IfSomethingElse strangers) {}
+
+    Season of(StoredSheet sheet, LifeStage stage, Optional<School> school, boolean wounding) {
         return known.computeIfAbsent(
                 new Question(sheet.id(), stage, school, wounding), asked -> reckoned(sheet, stage, school, wounding));
     }
 
     /** The same, reckoned whether it was before or not. */
-    static Separability reckoned(StoredSheet sheet, LifeStage stage, Optional<School> school, boolean wounding) {
-        return Separability.of(
+    static Season reckoned(StoredSheet sheet, LifeStage stage, Optional<School> school, boolean wounding) {
+        Harm worst = wounding ? Harm.WOUND : Harm.SAMPLE;
+        var separability = Separability.of(
                 sheet.model(),
                 stage,
-                new PlanTerms(
-                        Tier.RECORD.threshold(),
-                        school,
-                        wounding ? Harm.WOUND : Harm.SAMPLE,
-                        false,
-                        Unseen.NOTHING,
-                        Set.of()),
+                new PlanTerms(Tier.RECORD.threshold(), school, worst, false, Unseen.NOTHING, Set.of()),
                 SEED);
+        return new Season(separability, IfSomethingElse.of(sheet.model(), stage, school, worst, SEED));
     }
 }

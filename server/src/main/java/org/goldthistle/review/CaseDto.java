@@ -29,6 +29,8 @@ import org.springframework.lang.Nullable;
  * @param words what was said, in order
  * @param decisions that were made, in order
  * @param stands what stands by this review; null: nothing yet
+ * @param verified whether a lead marked what stands as the truth, for others to be held against
+ * @param mayVerify whether this observer may mark it so, or take that back
  * @param version to be sent with a decision
  */
 record CaseDto(
@@ -64,6 +66,8 @@ record CaseDto(
         List<Decision> decisions,
         @Nullable DeterminationDto stands,
         Instant openedAt,
+        boolean verified,
+        boolean mayVerify,
         int version) {
 
     /**

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.goldthistle.account.AccountService;
+import org.goldthistle.account.Role;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.call.DeterminationDto;
 import org.goldthistle.call.SignedCall;
@@ -25,12 +26,15 @@ import org.springframework.stereotype.Component;
 class CaseLayout {
     private final SignedCalls calls;
     private final AccountService accounts;
+    private final Verifications verifications;
     private final Sights sights;
     private final JdbcClient jdbc;
 
-    CaseLayout(SignedCalls calls, AccountService accounts, Sights sights, JdbcClient jdbc) {
+    CaseLayout(
+            SignedCalls calls, AccountService accounts, Verifications verifications, Sights sights, JdbcClient jdbc) {
         this.calls = calls;
         this.accounts = accounts;
+        this.verifications = verifications;
         this.sights = sights;
         this.jdbc = jdbc;
     }
@@ -91,6 +95,8 @@ class CaseLayout {
                 seen ? decisions(of.id()) : List.of(),
                 seen ? stands(of, tree) : null,
                 of.openedAt(),
+                verifications.isVerified(of.id()),
+                open && observer.role() == Role.LEAD && verifications.canBe(of),
                 of.version());
     }
 

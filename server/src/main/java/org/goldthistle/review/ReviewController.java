@@ -3,8 +3,10 @@ package org.goldthistle.review;
 import com.fasterxml.jackson.databind.JsonNode;
 import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.platform.ForLeads;
 import org.goldthistle.platform.ForObservers;
 import org.goldthistle.survey.SurveyService;
 import org.springframework.http.MediaType;
@@ -127,6 +129,21 @@ class ReviewController {
             @Valid @RequestBody NewWord body) {
         return reviews.say(surveyId, caseId, wordId, observer, body);
     }
+
+    /** Marks what stands by a settled case as verified, or takes that back. */
+    @PutMapping("/review/{caseId}/verifications/{verificationId}")
+    @ForLeads
+    CaseDto verify(
+            @PathVariable UUID surveyId,
+            @PathVariable UUID caseId,
+            @PathVariable UUID verificationId,
+            @AuthenticationPrincipal SignedInObserver observer,
+            @Valid @RequestBody NewVerification body) {
+        return reviews.verify(surveyId, caseId, verificationId, observer, body.verified());
+    }
+
+    /** Whether what stands is the truth. */
+    record NewVerification(@NotNull Boolean verified) {}
 
     /** Decides a case. */
     @PutMapping("/review/{caseId}/decisions/{decisionId}")

@@ -31,6 +31,7 @@ class ReviewService {
     private final CaseLayout layout;
     private final SignedCalls calls;
     private final TreeService trees;
+    private final Verifications verifications;
     private final Sights sights;
     private final AuditTrail audit;
     private final News news;
@@ -44,6 +45,7 @@ class ReviewService {
             CaseLayout layout,
             SignedCalls calls,
             TreeService trees,
+            Verifications verifications,
             Sights sights,
             AuditTrail audit,
             News news,
@@ -55,6 +57,7 @@ class ReviewService {
         this.layout = layout;
         this.calls = calls;
         this.trees = trees;
+        this.verifications = verifications;
         this.sights = sights;
         this.audit = audit;
         this.news = news;
@@ -214,6 +217,27 @@ class ReviewService {
                 Map.of("outcome", asked.outcome(), "reasons", asked.reasons()));
         news.changed(decided);
         return layout.of(decided, trees.tree(surveyId, tree.id(), observer.id()), observer);
+    }
+
+    /**
+     * Marks what stands by a settled case as the truth, or takes that back. Sent again with the same id, it changes nothing.
+     *
+     * @throws Problem if no taxon stands by it, or the id belongs to another mark
+     */
+    @Transactional
+    CaseDto verify(UUID surveyId, UUID caseId, UUID id, SignedInObserver observer, boolean verified) {
+        ReviewCase marked = locked(surveyId, caseId);
+        SurveyedTree tree = open(marked, observer);
+        if (verifications.mark(marked, id, verified, observer)) {
+            audit.note(
+                    Optional.of(observer.id()),
+                    verified ? "marked the review as verified" : "took the mark of a verified review back",
+                    new Place(tree.surveyId(), tree.plotId(), tree.id()),
+                    null,
+                    null);
+            news.changed(marked);
+        }
+        return layout.of(marked, tree, observer);
     }
 
     private void apply(

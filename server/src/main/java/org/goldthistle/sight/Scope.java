@@ -17,7 +17,9 @@ public enum Scope implements Coded {
     /** The file of a survey. */
     EXPORT("export"),
     /** What would become of calls if a draft were their sheet. */
-    EFFECTS("effects");
+    EFFECTS("effects"),
+    /** What verified trees teach. */
+    LESSON("lesson");
 
     private final String code;
 

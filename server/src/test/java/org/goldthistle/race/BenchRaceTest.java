@@ -22,6 +22,7 @@ class BenchRaceTest extends RaceCase {
         List<Race> all = new ArrayList<>();
         bench(all);
         reviews(all);
+        verifications(all);
         return all;
     }
 
@@ -133,6 +134,29 @@ class BenchRaceTest extends RaceCase {
                     () -> nuthatch.put(path + "/decisions/" + UUID.randomUUID(), decision("agree", table, "", 1)),
                     ONE);
         }));
+    }
+
+    private void verifications(List<Race> all) {
+        all.add(new Race(
+                "PUT /api/surveys/{surveyId}/review/{caseId}/verifications/{verificationId}", "two marks", () -> {
+                    String path = newCase();
+                    redpoll.put(path + "/taken", Map.of()).expect(200);
+                    sign(redpoll, "taxon", "serotina");
+                    JsonNode table = redpoll.get(path).expect(200);
+                    redpoll.put(path + "/decisions/" + UUID.randomUUID(), decision("agree", table, "", 0))
+                            .expect(200);
+                    return new Round(
+                            () -> lead.put(path + "/verifications/" + UUID.randomUUID(), Map.of("verified", true)),
+                            () -> lead.put(path + "/verifications/" + UUID.randomUUID(), Map.of("verified", true)),
+                            (one, other) -> {
+                                BOTH.of(one, other);
+                                assertThat(jdbc.sql("select count(*) from verification where case_id = ?::uuid")
+                                                .param(path.substring(path.lastIndexOf('/') + 1))
+                                                .query(Integer.class)
+                                                .single())
+                                        .isOne();
+                            });
+                }));
     }
 
     private String newCase() {

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.goldthistle.learning.DrawnFile;
 
 /** Files and drafts, twice at one instant. */
 class FileRaceTest extends RaceCase {
@@ -15,6 +16,7 @@ class FileRaceTest extends RaceCase {
         List<Race> all = new ArrayList<>();
         imports(all);
         drafts(all);
+        verifiedTrees(all);
         return all;
     }
 
@@ -86,6 +88,35 @@ class FileRaceTest extends RaceCase {
                     () -> redpoll.putBytes(path + "/matrix", "character,state\n".getBytes(StandardCharsets.UTF_8)),
                     () -> redpoll.delete(path),
                     ANY);
+        }));
+    }
+
+    private void verifiedTrees(List<Race> all) {
+        String of = "/api/verified-files/{fileId}";
+        byte[] trees = DrawnFile.ofAlders(45);
+        all.add(new Race("PUT " + of, "one id twice", () -> {
+            String path = "/api/verified-files/" + UUID.randomUUID();
+            Round round = same(() -> redpoll.putBytes(path + "?groupId=alders", trees), BOTH);
+            return new Round(round.one(), round.other(), (one, other) -> {
+                BOTH.of(one, other);
+                redpoll.delete(path).expect(204);
+            });
+        }));
+        all.add(new Race("DELETE " + of, "twice", () -> {
+            String path = "/api/verified-files/" + UUID.randomUUID();
+            redpoll.putBytes(path + "?groupId=alders", trees).expect(204);
+            return same(() -> redpoll.delete(path), BOTH);
+        }));
+        all.add(new Race("PUT /api/drafts/{draftId}/proposals", "while it is discarded", () -> {
+            String path = "/api/drafts/" + draft().path("id").asText();
+            Object taken = Map.of(
+                    "surveyId",
+                    surveyPath().substring(surveyPath().lastIndexOf('/') + 1),
+                    "character",
+                    DrawnFile.SAYS_NOTHING,
+                    "kind",
+                    "weight");
+            return new Round(() -> redpoll.put(path + "/proposals", taken), () -> redpoll.delete(path), ANY);
         }));
     }
 

@@ -1,6 +1,7 @@
 package org.goldthistle.core.learning;
 
 import java.util.Map;
+import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 
 /**
@@ -28,10 +29,21 @@ public record Proposal(
     }
 
     /** What is another. */
-    public enum Kind {
+    public enum Kind implements Coded {
         /** How often its states are seen, or within what limits its numbers lie. */
-        PROFILES,
+        PROFILES("profiles"),
         /** How far it counts. */
-        WEIGHT
+        WEIGHT("weight");
+
+        private final String code;
+
+        Kind(String code) {
+            this.code = code;
+        }
+
+        @Override
+        public String code() {
+            return code;
+        }
     }
 }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import org.goldthistle.core.balance.Balance;
 import org.goldthistle.core.balance.GroupModel;
+import org.goldthistle.core.sheet.Taxon;
 
 /**
  * Whether what is believed comes true: of all shares of about 0.7 that were given to a taxon of a verified tree, seven in
@@ -65,30 +66,48 @@ public record Reliability(
      * What was believed of one taxon.
      *
      * @param tree id of the tree
-     * @param taxon its place in the sheet
+     * @param taxon that it was believed of
      * @param share of belief in it
      * @param right whether the tree is of that taxon
      */
-    public record Point(String tree, int taxon, double share, boolean right) {}
+    public record Point(String tree, Taxon taxon, double share, boolean right) {}
+
+    /**
+     * What was believed of a tree.
+     *
+     * @param tree its id
+     * @param balance that its call was decided on
+     * @param truth place of its taxon in the balance's sheet
+     */
+    public record Judged(String tree, Balance balance, int truth) {}
 
     /** Of trees that were read with a sheet, each as it was signed. */
     public static Reliability of(GroupModel model, List<VerifiedTree> trees) {
+        return of(trees.stream().map(tree -> tree.judged(model)).toList());
+    }
+
+    /** Of trees that may have been signed on different versions of a sheet. */
+    public static Reliability of(List<Judged> trees) {
         List<List<Point>> points = new ArrayList<>();
         for (int b = 0; b < RELIABILITY_BINS; b++) {
             points.add(new ArrayList<>());
         }
         double brier = 0;
         double logLoss = 0;
-        for (VerifiedTree tree : trees) {
-            Balance balance = tree.asSigned(model);
+        int shares = 0;
+        for (Judged tree : trees) {
+            Balance balance = tree.balance();
             brier += Math.pow(balance.noneOfThese(), 2);
             logLoss -= balance.logPosterior(tree.truth());
-            for (int k = 0; k < model.taxonCount(); k++) {
+            for (int k = 0; k < balance.model().taxonCount(); k++) {
                 double share = balance.posterior(k);
                 boolean right = k == tree.truth();
                 brier += Math.pow(share - (right ? 1 : 0), 2);
                 int bin = Math.min(RELIABILITY_BINS - 1, (int) (share * RELIABILITY_BINS));
-                points.get(bin).add(new Point(tree.id(), k, share, right));
+                points.get(bin)
+                        .add(new Point(
+                                tree.tree(), balance.model().sheet().taxa().get(k), share, right));
+                shares++;
             }
         }
         List<Bin> bins = new ArrayList<>();
@@ -99,11 +118,7 @@ public record Reliability(
         return n == 0
                 ? new Reliability(0, bins, Optional.empty(), Optional.empty(), Optional.empty())
                 : new Reliability(
-                        n,
-                        bins,
-                        Optional.of(error(bins, n * model.taxonCount())),
-                        Optional.of(brier / n),
-                        Optional.of(logLoss / n));
+                        n, bins, Optional.of(error(bins, shares)), Optional.of(brier / n), Optional.of(logLoss / n));
     }
 
     private static double error(List<Bin> bins, int all) {

@@ -45,6 +45,16 @@ public record VerifiedTree(String id, Evidence evidence, int truth, boolean feat
         return String.join(", ", sheet.taxa().stream().map(taxon -> taxon.id()).toList());
     }
 
+    /** The same under another id. */
+    public VerifiedTree withId(String other) {
+        return new VerifiedTree(other, evidence, truth, featuresAlone, school);
+    }
+
+    /** What was believed of it when it was signed. */
+    public Reliability.Judged judged(GroupModel model) {
+        return new Reliability.Judged(id, asSigned(model), truth);
+    }
+
     /** The balance that its call was decided on. */
     Balance asSigned(GroupModel model) {
         return balance(model, school);
