@@ -52,6 +52,9 @@ const EditPage = lazy(() => import('./features/draft/EditPage').then((it) => ({ 
 const ReviewPage = lazy(() =>
   import('./features/review/ReviewPage').then((it) => ({ default: it.ReviewPage })),
 )
+const LessonsPage = lazy(() =>
+  import('./features/quality/LessonsPage').then((it) => ({ default: it.LessonsPage })),
+)
 const AgreementPage = lazy(() =>
   import('./features/quality/AgreementPage').then((it) => ({ default: it.AgreementPage })),
 )
@@ -98,6 +101,7 @@ export function App() {
                 path="/surveys/:surveyId/review/:caseId/file"
                 element={<Fetched page={<CaseFilePage />} />}
               />
+              <Route path="/quality/lessons" element={<Fetched page={<LessonsPage />} />} />
               <Route path="/quality" element={<Fetched page={<AgreementPage />} />} />
               <Route path="/people" element={<Fetched page={<PeoplePage />} />} />
               <Route path="/groups" element={<GroupsPage />} />

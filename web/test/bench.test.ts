@@ -42,6 +42,10 @@ const bench = (part: object = {}) =>
     readings: [{ reading: reading('twig', { states: ['few'] }) }],
     gate: [{ item: 'white', fits: true }],
     outOfSeason: [],
+    notAtThisStage: [],
+    noneOnTree: [],
+    missing: [],
+    conditions: [],
     tree: { woundingAllowed: false },
     ...part,
   }) as unknown as Bench
@@ -86,6 +90,7 @@ describe('what stands on the Bench', () => {
     )
     expect(wordsOfReading(bark, reading('bark', { values: [11, 9] }))).toBe('11, 9 mm')
     expect(wordsOfReading(bark, reading('bark', { notSeen: true }))).toBe('not seen')
+    expect(wordsOfReading(bark, reading('bark', { notSeen: true, notBorne: true }))).toBe('none on this tree')
   })
 })
 
@@ -113,6 +118,7 @@ describe('the path', () => {
     expect(stops(bench(), sheet)).toEqual(['gate', 'bark', 'twig'])
     expect(stops(bench({ tree: { woundingAllowed: true } }), sheet)).toEqual(['gate', 'bark', 'twig', 'pith'])
     expect(stops(bench({ outOfSeason: ['bark'] }), sheet)).toEqual(['gate', 'twig'])
+    expect(stops(bench({ noneOnTree: ['bark'], notAtThisStage: ['twig'] }), sheet)).toEqual(['gate'])
     expect(isForbidden(bench(), pith)).toBe(true)
     expect(isForbidden(bench(), twig)).toBe(false)
   })
@@ -160,6 +166,10 @@ describe('what a reading did to the call', () => {
     const notSeen = [{ reading: reading('twig', { notSeen: true }) }]
     expect(effectWords(judged({}, { readings: notSeen }), 'twig')).toContain('nothing is weighed')
     expect(effectWords(judged({}, { effects: [] }), 'twig')).toContain('does not count at this tier')
+    const none = [{ reading: reading('twig', { notSeen: true, notBorne: true }) }]
+    expect(effectWords(judged({}, { readings: none, noneOnTree: ['twig', 'bark'] }), 'twig')).toContain(
+      '1 more check closed for this visit',
+    )
   })
 })
 
@@ -176,6 +186,15 @@ describe('what is in hand', () => {
     expect(firstInHand(suggested, sheet, stands(['bark'], []))).toBe('twig')
     expect(firstInHand(suggested, sheet, stands(['bark'], [['white', false]]))).toBe('gate')
     expect(stopOf(sheet, 'nobody')).toBeUndefined()
+    const lacking = bench({
+      suggested: [{ character: 'bark' }],
+      missing: ['the gate, what all of the group share: 1 of 1 to look at'],
+      conditions: [{ code: 'gate', met: false }],
+    })
+    expect(firstInHand(lacking, sheet, stands(['twig'], []))).toBe('gate') // all that is still needed
+    expect(firstInHand(bench({ ...lacking, missing: ['one', 'two'] }), sheet, stands(['twig'], []))).toBe(
+      'bark',
+    )
   })
 
   it('tells what counts while nothing is said, and what the next key says', () => {

@@ -67,6 +67,7 @@ export function usePlaces(
     { id: 'plots', words: 'Plots', go: () => navigate('/plots') },
     { id: 'review', words: 'Review', go: () => navigate('/review') },
     { id: 'quality', words: 'Quality: agreement', go: () => navigate('/quality') },
+    { id: 'lessons', words: 'Quality: what the record teaches', go: () => navigate('/quality/lessons') },
     { id: 'groups', words: 'Groups', go: () => navigate('/groups') },
     { id: 'drawings', words: 'All drawings', go: () => navigate('/drawings') },
     ...[...plots].map(([id, code]) => ({

@@ -107,11 +107,9 @@ export function effectWords(bench: Bench, check: string | undefined): string {
 
 function noneWords(bench: Bench): string {
   const others = bench.noneOnTree.length - 1
-  const closed =
-    others > 0
-      ? ` ${counted(others, 'other check')} of the same kind will not be asked for on this visit.`
-      : ''
-  return `None on this tree: nothing is weighed.${closed}`
+  return others > 0
+    ? `None on this tree: ${counted(others, 'more check')} closed for this visit.`
+    : 'None on this tree: nothing is weighed.'
 }
 
 const REASONS: Readonly<Record<string, string>> = {

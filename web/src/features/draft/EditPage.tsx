@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Undo2 } from 'lucide-react'
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
-import { Link, useNavigate, useParams } from 'react-router'
+import { Link, useLocation, useNavigate, useParams } from 'react-router'
 import { wordsOf } from '../../api/problem'
 import type { Draft } from '../../api/types'
 import { Button } from '../../ui/Button'
@@ -28,7 +28,8 @@ const LOOK_AGAIN = 5000 // milliseconds
 /** A sheet while it is changed. */
 export function EditPage() {
   const { draftId = '' } = useParams()
-  const [part, setPart] = useState<Part>('about')
+  const asked = (useLocation().state as { readonly part?: Part } | null)?.part
+  const [part, setPart] = useState<Part>(asked ?? 'about')
   const draft = useQuery({
     ...draftQuery(draftId),
     refetchOnWindowFocus: false,

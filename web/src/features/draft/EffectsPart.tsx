@@ -9,9 +9,10 @@ import { Notice } from '../../ui/Notice'
 import { counted, percent } from '../../ui/words'
 import { Differences } from '../group/Differences'
 import { differencesQuery } from '../group/queries'
+import { Strangers } from '../group/Strangers'
 import { useEditor } from './editor'
 import { type Part, partOf, placeWords } from './parts'
-import { draftDifferencesQuery, readEffects, saveVersion } from './queries'
+import { draftDifferencesQuery, draftSeasonQuery, readEffects, saveVersion } from './queries'
 
 type Props = {
   readonly draft: Draft
@@ -69,6 +70,7 @@ function InOrder({ draft, onSaved }: Pick<Props, 'draft' | 'onSaved'>) {
             {draft.regional && !draft.groupId && ' of its original'}
           </h3>
           {differences.data && <Differences changes={differences.data} />}
+          <OfStrangers draft={draft} />
           <h3 className="text-lg">For the calls on record</h3>
           <CallsOnRecord draft={draft} />
         </>
@@ -78,6 +80,15 @@ function InOrder({ draft, onSaved }: Pick<Props, 'draft' | 'onSaved'>) {
       {draft.mine && <Saving draft={draft} onSaved={onSaved} />}
     </section>
   )
+}
+
+/** What would become of trees that the sheet does not know, by the draft and before it. */
+function OfStrangers({ draft }: { readonly draft: Draft }) {
+  const season = useQuery(draftSeasonQuery(draft.id, draft.revision, 'mature'))
+  if (season.isError) return <Notice tone="wrong">{wordsOf(season.error)}</Notice>
+  if (!season.data) return <p role="status">Playing trees that the sheet does not know …</p>
+  const taxa = (draft.sheet as { taxa?: readonly { id: string; commonName: string }[] }).taxa ?? []
+  return <Strangers taxa={taxa} season={season.data.after} before={season.data.before} />
 }
 
 const EFFECT_WORDS: Readonly<Record<string, string>> = {

@@ -75,6 +75,14 @@ export async function sendSheet(file: File): Promise<Draft> {
   )
 }
 
+/** Takes over what verified trees would change of one character. */
+export async function takeProposal(
+  draftId: string,
+  body: { readonly surveyId: string; readonly character: string; readonly kind: string },
+): Promise<Draft> {
+  return dataOf(await api.PUT('/api/drafts/{draftId}/proposals', { params: { path: { draftId } }, body }))
+}
+
 /** Takes the profiles of a table over. */
 export async function sendMatrix(draftId: string, file: File): Promise<Draft> {
   return dataOf(

@@ -8,6 +8,7 @@ import { OneOf } from '../../ui/OneOf'
 import { PageTitle } from '../../ui/PageTitle'
 import { monthName } from '../../ui/words'
 import { seasonQuery } from './queries'
+import { Strangers } from './Strangers'
 
 const STAGES = ['seedling', 'sapling', 'pole', 'mature'].map((stage) => ({ value: stage, text: stage }))
 const SCHOOLS = [
@@ -58,7 +59,10 @@ export function Season({ sheet }: { readonly sheet: Sheet }) {
             {(100 * season.data.error).toFixed(1)} (one standard error) or less.
           </p>
           <Chart sheet={sheet} season={season.data} chosen={chosen} onChoose={setChosen} />
-          <Matrix sheet={sheet} month={season.data.months[chosen - 1]} threshold={season.data.threshold} />
+          <div className="grid items-start gap-x-10 lg:grid-cols-2">
+            <Matrix sheet={sheet} month={season.data.months[chosen - 1]} threshold={season.data.threshold} />
+            <Strangers taxa={sheet.taxa} season={season.data} />
+          </div>
         </>
       )}
     </>

@@ -7,6 +7,7 @@ import type { GroupAgreement } from '../../api/types'
 import { Notice } from '../../ui/Notice'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { counted } from '../../ui/words'
+import { QualityTabs } from './QualityTabs'
 
 const agreementQuery = (surveyId: string) =>
   queryOptions({
@@ -23,6 +24,7 @@ export function AgreementPage() {
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4">
       <div className="mx-auto w-full max-w-6xl">
+        <QualityTabs />
         <SurveyHead chosen={chosen} title="Agreement" />
         {chosen.survey && <Groups key={chosen.survey.id} surveyId={chosen.survey.id} />}
       </div>

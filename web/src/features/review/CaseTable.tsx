@@ -15,6 +15,7 @@ import { ResetMark } from '../call/ResetMark'
 import { Decide } from './Decide'
 import { readerBeam } from './readerBeam'
 import { Thread } from './Thread'
+import { Verified } from './Verified'
 
 type Props = { readonly it: ReviewCase; readonly sheet: Sheet }
 
@@ -60,6 +61,7 @@ function Stands({ it }: { readonly it: ReviewCase }) {
         <strong>{names}</strong> {signedWords(it.stands)}, {dayAndTime(it.stands.signedAt)}
         {it.stands.note && <>: “{it.stands.note}”</>}
       </p>
+      <Verified it={it} />
       <Link
         to={`/surveys/${it.surveyId}/review/${it.id}/file`}
         className="ml-auto inline-flex min-h-11 items-center rounded-plain border border-ink bg-card px-4 font-semibold"

@@ -4,6 +4,20 @@ import { api, dataOf } from '../../api/client'
 import { failure } from '../../api/problem'
 import type { ReviewCase } from '../../api/types'
 
+/** Marks what stands by a settled case as the truth, or takes that back. */
+export async function sendVerification(
+  surveyId: string,
+  caseId: string,
+  verified: boolean,
+): Promise<ReviewCase> {
+  return dataOf(
+    await api.PUT('/api/surveys/{surveyId}/review/{caseId}/verifications/{verificationId}', {
+      params: { path: { surveyId, caseId, verificationId: crypto.randomUUID() } },
+      body: { verified },
+    }),
+  )
+}
+
 /** What of the queue is shown; nothing said: everything. */
 export type Filter = {
   readonly settled?: boolean

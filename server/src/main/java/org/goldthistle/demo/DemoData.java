@@ -51,6 +51,7 @@ class DemoData implements ApplicationRunner {
     private final TreeService trees;
     private final DemoSeasons seasons;
     private final DemoReviews reviews;
+    private final DemoLessons lessons;
     private final DemoLibrary revised;
     private final ObjectMapper json;
     private final String passphrase;
@@ -62,6 +63,7 @@ class DemoData implements ApplicationRunner {
             TreeService trees,
             DemoSeasons seasons,
             DemoReviews reviews,
+            DemoLessons lessons,
             DemoLibrary revised,
             ObjectMapper json,
             @Value("${goldthistle.demo.passphrase}") String passphrase) {
@@ -71,6 +73,7 @@ class DemoData implements ApplicationRunner {
         this.trees = trees;
         this.seasons = seasons;
         this.reviews = reviews;
+        this.lessons = lessons;
         this.revised = revised;
         this.json = json;
         this.passphrase = passphrase;
@@ -118,6 +121,7 @@ class DemoData implements ApplicationRunner {
             seasons.fill(plot, survey, id, crew);
         }
         reviews.workThrough(bySeason.get(DemoPlot.OPEN), people);
+        lessons.teach(bySeason.get(DemoPlot.OPEN), people);
         reviews.draw(bySeason.get(DemoPlot.OPEN), FEW_DRAWN);
         revised.revise(crew.get("Redpoll"), crew.get("Nuthatch"));
         surveys.close(bySeason.get(DemoPlot.CLOSED_EARLIER), lead, true);

@@ -109,7 +109,7 @@ class KnownTrees {
         try {
             return VerifiedFiles.read(newest, file.body()).stream()
                     .map(tree -> new KnownTree(
-                            file.name() + ": " + tree.id(),
+                            file.name().replaceFirst("\\.json$", "") + ": " + tree.id(),
                             null,
                             tree.withId(file.id() + " " + tree.id()).judged(newest.model()),
                             Optional.of(tree.withId(file.id() + " " + tree.id())),

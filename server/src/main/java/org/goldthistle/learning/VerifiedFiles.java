@@ -26,7 +26,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps files of specimens whose taxon is known. They belong to the group, not to a survey. */
 @Service
-class VerifiedFiles {
+public class VerifiedFiles {
     /** The largest file that is taken, in bytes. */
     static final int LARGEST = 5 * 1024 * 1024;
 
@@ -56,7 +56,7 @@ class VerifiedFiles {
      * @throws Problem if a specimen does not fit the group's newest sheet or has no truth
      */
     @Transactional
-    void keep(UUID id, String groupId, String name, String text, SignedInObserver observer) {
+    public void keep(UUID id, String groupId, String name, String text, SignedInObserver observer) {
         turns.take(Turn.alone(Turn.Thing.ENTRY, id));
         Optional<VerifiedFile> there = files.findById(id);
         if (there.isPresent()) {

@@ -50,4 +50,10 @@ public class ReviewArchive {
         reviews.decide(
                 surveyId, caseId, decisionId, by, new NewDecision(outcome, first.id(), null, reasons, found.version()));
     }
+
+    /** A lead marks what stands by a settled case as verified. */
+    @Transactional
+    public void verify(UUID surveyId, UUID caseId, UUID id, SignedInObserver by) {
+        reviews.verify(surveyId, caseId, id, by, true);
+    }
 }

@@ -31,9 +31,9 @@ final class Spelling {
         return text.toString();
     }
 
-    /** A share as a percentage. */
+    /** A share as a percentage, to hundredths. */
     static String percent(double share) {
-        return number(100 * share) + " %";
+        return number(Math.round(share * PARTS) / 100.0) + " %";
     }
 
     /** A range as a flora prints it: (6-)8-12(-15). */
