@@ -3,6 +3,7 @@ package org.goldthistle.e2e;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** The pictures of the main views, made from the demo data; run by {@code ./goldthistle shots} alone. */
@@ -29,7 +30,6 @@ class Screenshots extends BrowserTest {
                 .see("scattered warts")
                 .settled();
         bench.takeUp("DFT").type("11").settled().type("9").settled().type("13").settled();
-        shoot(dipper, "ruler");
         bench.takeUp("Double or single leaf teeth")
                 .see("big teeth")
                 .settled()
@@ -116,6 +116,12 @@ class Screenshots extends BrowserTest {
         lead.navigate("/quality");
         lead.getByText("kappa").first().waitFor();
         shoot(lead, "agreement");
+        lead.navigate("/quality/lessons");
+        lead.getByText("Into a draft").first().waitFor();
+        lead.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Believed 5\\d %")))
+                .first()
+                .click();
+        shoot(lead, "lessons");
     }
 
     private void shoot(Page page, String name) {

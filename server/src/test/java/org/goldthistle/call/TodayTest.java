@@ -54,6 +54,49 @@ class TodayTest extends ServerTest {
     }
 
     @Test
+    void the_check_that_today_names_is_the_one_that_the_bench_then_offers_first() {
+        Caller wren = signedIn("Wren");
+        read(wren, 16, "vein-course", "arching");
+        outlooks.playAll();
+        JsonNode played = wren.get(treePath(16) + "/outlook").expect(200);
+        int compared = 0;
+        for (int ahead = 0; ahead < 12; ahead++) {
+            JsonNode today = wren.get(surveyPath() + "/today").expect(200);
+            JsonNode bench = wren.get(treePath(16) + "/bench").expect(200);
+            for (JsonNode row : today.path("settle")) {
+                if (row.path("treeId").asText().equals(bench.at("/tree/id").asText())) {
+                    int month = today.path("month").asInt();
+                    assertThat(row.path("check").asText())
+                            .as("month %d", month)
+                            .isEqualTo(nameOf(
+                                    wren,
+                                    bench,
+                                    bench.at("/suggested/0/character").asText()));
+                    assertThat(row.path("chance").asDouble())
+                            .isCloseTo(
+                                    played.get(month - 1).path("chanceToSettle").asDouble(), within(1e-12));
+                    compared++;
+                }
+            }
+            later(Duration.ofDays(31));
+        }
+
+        assertThat(compared).as("months compared").isGreaterThanOrEqualTo(3);
+    }
+
+    private static String nameOf(Caller caller, JsonNode bench, String character) {
+        JsonNode sheet = caller.get(
+                        "/api/sheets/" + bench.path("sheetVersionId").asText())
+                .expect(200);
+        for (JsonNode one : sheet.path("characters")) {
+            if (one.path("id").asText().equals(character)) {
+                return one.path("name").asText();
+            }
+        }
+        return "";
+    }
+
+    @Test
     void what_this_month_cannot_settle_waits_for_one_that_can() {
         Caller wren = signedIn("Wren");
         read(wren, 16, "vein-course", "arching");
