@@ -85,7 +85,7 @@ function Lists({ people, onLink }: { readonly people: People; readonly onLink: (
   const queries = useQueryClient()
   const withdraw = useMutation({
     mutationFn: async (invitationId: string) => {
-      const { error, response } = await api.DELETE('/api/people/invitations/{invitationId}', {
+      const { error, response } = await api.DELETE('/api/invitations/{invitationId}', {
         params: { path: { invitationId } },
       })
       if (!response.ok) throw failure(response.status, error)
@@ -247,7 +247,7 @@ function InviteForm({ onLink }: { readonly onLink: (link: Link) => void }) {
   const invite = useMutation({
     mutationFn: async () =>
       dataOf(
-        await api.PUT('/api/people/invitations/{invitationId}', {
+        await api.PUT('/api/invitations/{invitationId}', {
           params: { path: { invitationId: id } },
           body: { callSign, role, surveyIds: surveyId === '' ? [] : [surveyId] },
         }),

@@ -28,9 +28,9 @@ export function ReliabilityCurve({ surveyId, group, children }: Props) {
   const at = (bin: Bin) => ({ cx: x(bin.meanShare ?? 0), cy: y(bin.observed ?? 0) })
   const bin = filled.find((one) => one.from === chosen)
   return (
-    <div className="mt-2 grid grid-cols-1 items-start gap-x-8 gap-y-3 md:grid-cols-[minmax(0,19rem)_minmax(0,1fr)]">
+    <div className="mt-2 grid grid-cols-1 items-start gap-x-8 gap-y-3 md:grid-cols-[minmax(0,23rem)_minmax(0,1fr)]">
       <figure aria-label={`Believed and come true, ${group.title}`}>
-        <div className="relative max-w-80">
+        <div className="relative max-w-92">
           <svg viewBox={`0 0 ${SIZE} ${SIZE}`} className="w-full" aria-hidden="true">
             <path d={`M${x(0)},${y(0)}H${x(1)}M${x(0)},${y(0)}V${y(1)}`} className="stroke-ink" />
             <path d={`M${x(0)},${y(0)}L${x(1)},${y(1)}`} className="stroke-edge" strokeDasharray="4 3" />
@@ -61,29 +61,34 @@ export function ReliabilityCurve({ surveyId, group, children }: Props) {
               className="fill-none stroke-moss-ink"
               strokeWidth="1.5"
             />
-          </svg>
-          {filled.map((one) => {
-            const { cx, cy } = at(one)
-            const size = 0.9 + 0.7 * Math.sqrt(one.shares / most)
-            return (
-              <button
+            {filled.map((one) => (
+              <circle
                 key={one.from}
-                type="button"
-                aria-pressed={chosen === one.from}
-                aria-label={`Believed ${percent(one.meanShare ?? 0)}, came true ${percent(one.observed ?? 0)}, ${counted(one.shares, 'name')}`}
-                onMouseEnter={() => setChosen(one.from)}
-                onFocus={() => setChosen(one.from)}
-                onClick={() => setChosen(one.from)}
-                className={`absolute -translate-x-1/2 -translate-y-1/2 rounded-full border border-ink ${chosen === one.from ? 'bg-thistle' : 'bg-gold'}`}
-                style={{
-                  left: `${(100 * cx) / SIZE}%`,
-                  top: `${(100 * cy) / SIZE}%`,
-                  width: `${size}rem`,
-                  height: `${size}rem`,
-                }}
+                {...at(one)}
+                r={4 + 4 * Math.sqrt(one.shares / most)}
+                className={`stroke-ink ${chosen === one.from ? 'fill-thistle' : 'fill-gold'}`}
               />
-            )
-          })}
+            ))}
+          </svg>
+          {/* each point is reached anywhere above or below it: points may lie close together, columns never do */}
+          {filled.map((one) => (
+            <button
+              key={one.from}
+              type="button"
+              aria-pressed={chosen === one.from}
+              aria-label={`Believed ${percent(one.meanShare ?? 0)}, came true ${percent(one.observed ?? 0)}, ${counted(one.shares, 'name')}`}
+              onMouseEnter={() => setChosen(one.from)}
+              onFocus={() => setChosen(one.from)}
+              onClick={() => setChosen(one.from)}
+              className="absolute aria-pressed:bg-thistle/10"
+              style={{
+                left: `${(100 * x(one.from)) / SIZE}%`,
+                width: `${(100 * (x(one.to) - x(one.from))) / SIZE}%`,
+                top: `${(100 * y(1)) / SIZE}%`,
+                height: `${(100 * (y(0) - y(1))) / SIZE}%`,
+              }}
+            />
+          ))}
         </div>
         <figcaption className="text-sm text-quiet">
           Every name of every verified tree is counted, larger points stand for more. Below the line: believed
@@ -93,13 +98,18 @@ export function ReliabilityCurve({ surveyId, group, children }: Props) {
       <div>
         {children}
         {/* of one height, so that nothing below moves */}
-        <div className="mt-3 h-56 overflow-y-auto border-t border-line pt-2" tabIndex={-1}>
+        <section
+          aria-label="Names of the point"
+          className="mt-3 h-56 overflow-y-auto border-t border-line pt-2"
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, and keys must reach what lies below
+          tabIndex={0}
+        >
           {bin ? (
             <Trees surveyId={surveyId} bin={bin} />
           ) : (
             <p className="text-quiet">Point at one to see its trees.</p>
           )}
-        </div>
+        </section>
       </div>
     </div>
   )

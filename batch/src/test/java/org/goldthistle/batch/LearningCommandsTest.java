@@ -54,19 +54,19 @@ class LearningCommandsTest {
 
     @Test
     void what_verified_trees_teach_is_written_as_a_sheet_with_what_it_rests_on() throws IOException {
-        String trees = write("trees.json", trees(300, 1));
+        String trees = write("trees.json", trees(600, 1));
         Path proposed = folder.resolve("alders-2.json");
 
         Run run = run("learn", sheet, trees, "--out", proposed.toString());
 
         assertThat(run.code()).as(run.err()).isZero();
         assertThat(run.out())
-                .contains("300 verified trees", "log loss", "held back")
+                .contains("600 verified trees", "log loss", "held back")
                 .contains(SAYS_NOTHING + ", weight: ", "It is a proposal");
         GroupSheet learnt = GroupSheetJson.readStrictly(Files.readString(proposed));
         assertThat(learnt.character(SAYS_NOTHING).orElseThrow().trust().weight())
                 .isLessThan(0.2);
-        String others = write("others.json", trees(300, 2));
+        String others = write("others.json", trees(600, 2));
         assertThat(loss(proposed.toString(), others)).isLessThan(loss(sheet, others));
     }
 

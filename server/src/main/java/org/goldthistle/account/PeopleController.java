@@ -22,7 +22,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Who may sign in; for leads. */
 @RestController
-@RequestMapping("/api/people")
+@RequestMapping("/api")
 class PeopleController {
     private final AccountService accounts;
     private final InvitationService invitations;
@@ -35,9 +35,9 @@ class PeopleController {
     }
 
     /** Every observer by call sign, the lead's invitations that nobody used yet, and how long sessions may lie still. */
-    @GetMapping
+    @GetMapping("/people")
     @ForLeads
-    PeopleDto list(@AuthenticationPrincipal SignedInObserver lead) {
+    PeopleDto listPeople(@AuthenticationPrincipal SignedInObserver lead) {
         return new PeopleDto(
                 accounts.everybody().stream()
                         .map(one -> PersonDto.of(one, accounts.isFor(one.id(), lead.id())))
@@ -47,15 +47,15 @@ class PeopleController {
     }
 
     /** Changes how long sessions may lie still before they end, for everybody. */
-    @PutMapping("/idle-limit")
+    @PutMapping("/people/idle-limit")
     @ForLeads
-    PeopleDto changeIdle(@AuthenticationPrincipal SignedInObserver lead, @Valid @RequestBody IdleBody body) {
+    PeopleDto changeIdleLimit(@AuthenticationPrincipal SignedInObserver lead, @Valid @RequestBody IdleBody body) {
         rules.changeIdle(body.minutes(), lead.id());
-        return list(lead);
+        return listPeople(lead);
     }
 
     /** Changes what an observer may do; their sessions end. */
-    @PutMapping("/{observerId}/role")
+    @PutMapping("/people/{observerId}/role")
     @ForLeads
     PersonDto changeRole(
             @PathVariable UUID observerId,
@@ -65,9 +65,9 @@ class PeopleController {
     }
 
     /** Keeps an observer from signing in and ends their sessions, or lets them in again. */
-    @PutMapping("/{observerId}/disabled")
+    @PutMapping("/people/{observerId}/disabled")
     @ForLeads
-    PersonDto disable(
+    PersonDto disablePerson(
             @PathVariable UUID observerId,
             @AuthenticationPrincipal SignedInObserver lead,
             @Valid @RequestBody DisabledBody body) {
@@ -75,9 +75,9 @@ class PeopleController {
     }
 
     /** Makes a link by which an observer chooses a new passphrase. */
-    @PutMapping("/{observerId}/resets/{invitationId}")
+    @PutMapping("/people/{observerId}/resets/{invitationId}")
     @ForLeads
-    LinkDto reset(
+    LinkDto resetPassphrase(
             @PathVariable UUID observerId,
             @PathVariable UUID invitationId,
             @AuthenticationPrincipal SignedInObserver lead) {
@@ -87,7 +87,7 @@ class PeopleController {
     /** Makes a link by which somebody new comes in. */
     @PutMapping("/invitations/{invitationId}")
     @ForLeads
-    LinkDto invite(
+    LinkDto invitePerson(
             @PathVariable UUID invitationId,
             @AuthenticationPrincipal SignedInObserver lead,
             @Valid @RequestBody InvitationBody body) {
@@ -98,7 +98,7 @@ class PeopleController {
     @DeleteMapping("/invitations/{invitationId}")
     @ForLeads
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void withdraw(@PathVariable UUID invitationId, @AuthenticationPrincipal SignedInObserver lead) {
+    void withdrawInvitation(@PathVariable UUID invitationId, @AuthenticationPrincipal SignedInObserver lead) {
         invitations.withdraw(invitationId, lead.id());
     }
 

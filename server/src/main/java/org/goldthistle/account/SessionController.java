@@ -70,7 +70,7 @@ class SessionController {
     @ForAnybody
     @ApiResponse(responseCode = "200")
     @ApiResponse(responseCode = "204", content = @Content)
-    ResponseEntity<ObserverDto> get(@AuthenticationPrincipal SignedInObserver observer) {
+    ResponseEntity<ObserverDto> showSession(@AuthenticationPrincipal SignedInObserver observer) {
         return observer == null ? ResponseEntity.noContent().build() : ResponseEntity.ok(dto(observer, 0));
     }
 

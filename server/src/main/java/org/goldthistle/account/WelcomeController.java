@@ -25,7 +25,7 @@ class WelcomeController {
     /** Whom the link is for. */
     @PostMapping
     @ForAnybody
-    GuestDto look(@Valid @RequestBody TokenBody body) {
+    GuestDto lookAtInvitation(@Valid @RequestBody TokenBody body) {
         Invitation invitation = invitations.find(body.token());
         return new GuestDto(invitation.callSign(), invitation.role().code(), invitation.resets() != null);
     }
@@ -34,7 +34,7 @@ class WelcomeController {
     @PutMapping
     @ForAnybody
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void accept(@Valid @RequestBody AcceptBody body) {
+    void acceptInvitation(@Valid @RequestBody AcceptBody body) {
         invitations.accept(body.token(), body.passphrase());
     }
 

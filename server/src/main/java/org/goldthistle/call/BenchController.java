@@ -34,7 +34,7 @@ class BenchController {
     /** One tree on the observer's Bench. */
     @GetMapping("/{treeId}/bench")
     @ForObservers
-    BenchDto bench(
+    BenchDto openBench(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -109,7 +109,7 @@ class BenchController {
     /** In which months the tree could be settled. */
     @GetMapping("/{treeId}/outlook")
     @ForObservers
-    List<MonthDto> outlook(
+    List<MonthDto> showOutlook(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -161,7 +161,7 @@ class BenchController {
     /** Signs the observer's call. */
     @PutMapping("/{treeId}/determinations/{determinationId}")
     @ForObservers
-    BenchDto sign(
+    BenchDto signCall(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
             @PathVariable UUID determinationId,

@@ -26,7 +26,7 @@ class MemoryAidController {
     @PutMapping("/api/memory-aids/{groupId}/{characterId}")
     @ForObservers
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void keep(
+    void keepMemoryAid(
             @PathVariable String groupId,
             @PathVariable String characterId,
             @AuthenticationPrincipal SignedInObserver observer,

@@ -33,7 +33,7 @@ class PhotoController {
     /** Keeps a photo, the body being the file as it is; what it is is told by its content. */
     @PutMapping(path = "/{photoId}", consumes = MediaType.ALL_VALUE)
     @ForObservers
-    BenchDto add(
+    BenchDto addPhoto(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
             @PathVariable UUID photoId,
@@ -54,7 +54,7 @@ class PhotoController {
     @ApiResponse(
             responseCode = "200",
             content = @Content(mediaType = "image/*", schema = @Schema(type = "string", format = "binary")))
-    void get(
+    void showPhoto(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
             @PathVariable UUID photoId,

@@ -29,14 +29,14 @@ class PlotViewController {
     /** The plots of a survey by code, with what is open in each. */
     @GetMapping("/plots")
     @ForObservers
-    List<PlotRow> plots(@PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
+    List<PlotRow> listPlots(@PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
         return views.plots(surveyId, observer.id());
     }
 
     /** The trees of a plot by tag. */
     @GetMapping("/plots/{plotId}/trees")
     @ForObservers
-    List<TreeRow> trees(
+    List<TreeRow> listTrees(
             @PathVariable UUID surveyId,
             @PathVariable UUID plotId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -46,7 +46,7 @@ class PlotViewController {
     /** Where the observer goes on to from a tree, in its plot. */
     @GetMapping("/trees/{treeId}/next")
     @ForObservers
-    NextTree next(
+    NextTree showNextTree(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -56,7 +56,7 @@ class PlotViewController {
     /** All that happened to a tree, the latest first, as far as the observer may see it. */
     @GetMapping("/trees/{treeId}/history")
     @ForObservers
-    List<AuditEntry> history(
+    List<AuditEntry> showHistory(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -66,7 +66,7 @@ class PlotViewController {
     /** Trees by what was typed of their plot and tag, at most thirty. */
     @GetMapping("/trees")
     @ForObservers
-    List<FoundTree> find(
+    List<FoundTree> findTree(
             @PathVariable UUID surveyId,
             @RequestParam String find,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -76,7 +76,7 @@ class PlotViewController {
     /** What the observer should do today. */
     @GetMapping("/today")
     @ForObservers
-    TodayDto today(@PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
+    TodayDto showToday(@PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
         return today.of(surveyId, observer);
     }
 }

@@ -54,21 +54,21 @@ class DraftController {
     /** Every draft, the last changed first. */
     @GetMapping
     @ForReviewers
-    List<DraftDto.DraftRow> all(@AuthenticationPrincipal SignedInObserver observer) {
+    List<DraftDto.DraftRow> listDrafts(@AuthenticationPrincipal SignedInObserver observer) {
         return drafts.all(observer.id());
     }
 
     /** A draft as far as it has come. */
     @GetMapping("/{draftId}")
     @ForReviewers
-    DraftDto show(@PathVariable UUID draftId, @AuthenticationPrincipal SignedInObserver observer) {
+    DraftDto showDraft(@PathVariable UUID draftId, @AuthenticationPrincipal SignedInObserver observer) {
         return drafts.show(draftId, observer);
     }
 
     /** Begins a draft, or goes on with the one that the observer has of the group; its id is in the answer. */
     @PutMapping("/{draftId}")
     @ForReviewers
-    DraftDto begin(
+    DraftDto beginDraft(
             @PathVariable UUID draftId,
             @AuthenticationPrincipal SignedInObserver observer,
             @Valid @RequestBody NewDraft body) {
@@ -78,7 +78,7 @@ class DraftController {
     /** Begins a draft with a sheet that was made elsewhere, as it is. */
     @PutMapping(path = "/{draftId}/file", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @ForReviewers
-    DraftDto take(
+    DraftDto beginDraftFromFile(
             @PathVariable UUID draftId, @AuthenticationPrincipal SignedInObserver observer, HttpServletRequest request)
             throws IOException {
         return drafts.take(draftId, content(request), observer);
@@ -87,7 +87,7 @@ class DraftController {
     /** Takes the profiles of a table over into a draft. */
     @PutMapping(path = "/{draftId}/matrix", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @ForReviewers
-    DraftDto takeMatrix(
+    DraftDto takeMatrixIntoDraft(
             @PathVariable UUID draftId, @AuthenticationPrincipal SignedInObserver observer, HttpServletRequest request)
             throws IOException {
         return drafts.takeMatrix(draftId, content(request), observer);
@@ -104,7 +104,7 @@ class DraftController {
     /** Keeps a draft as far as it has come. */
     @PutMapping("/{draftId}/sheet")
     @ForReviewers
-    DraftDto change(
+    DraftDto changeDraft(
             @PathVariable UUID draftId,
             @AuthenticationPrincipal SignedInObserver observer,
             @Valid @RequestBody ChangedSheet body) {
@@ -114,7 +114,7 @@ class DraftController {
     /** Takes over into a draft what verified trees would change of one character. */
     @PutMapping("/{draftId}/proposals")
     @ForReviewers
-    DraftDto propose(
+    DraftDto takeProposal(
             @PathVariable UUID draftId,
             @AuthenticationPrincipal SignedInObserver observer,
             @Valid @RequestBody TakenProposal body) {
@@ -125,21 +125,21 @@ class DraftController {
     @DeleteMapping("/{draftId}")
     @ForReviewers
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void discard(@PathVariable UUID draftId, @AuthenticationPrincipal SignedInObserver observer) {
+    void discardDraft(@PathVariable UUID draftId, @AuthenticationPrincipal SignedInObserver observer) {
         drafts.discard(draftId, observer);
     }
 
     /** What a draft changes of the version it was begun from. */
     @GetMapping("/{draftId}/differences")
     @ForReviewers
-    List<ChangeDto> differences(@PathVariable UUID draftId) {
+    List<ChangeDto> showDraftDifferences(@PathVariable UUID draftId) {
         return drafts.differences(draftId).stream().map(ChangeDto::of).toList();
     }
 
     /** How well the taxa can be told apart through the year, by the version it was begun from and by the draft. */
     @GetMapping("/{draftId}/season")
     @ForReviewers
-    DraftSeasons.DraftSeasonDto season(
+    DraftSeasons.DraftSeasonDto showDraftSeason(
             @PathVariable UUID draftId,
             @RequestParam(defaultValue = "mature") String stage,
             @RequestParam(required = false) String school,
@@ -154,7 +154,7 @@ class DraftController {
     @GetMapping(path = "/{draftId}/effects", produces = "application/x-ndjson")
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = Effects.EffectsDto.class)))
     @ForReviewers
-    ResponseEntity<StreamingResponseBody> effects(
+    ResponseEntity<StreamingResponseBody> playDraftEffects(
             @PathVariable UUID draftId, @AuthenticationPrincipal SignedInObserver observer) {
         drafts.sheetOf(draftId); // a draft that breaks a rule is answered before anything is sent
         return ResponseEntity.ok()
@@ -174,7 +174,7 @@ class DraftController {
     /** Makes a draft the newest version of its group, and ends it. */
     @PutMapping("/{draftId}/version")
     @ForReviewers
-    SavedVersion save(
+    SavedVersion saveDraftAsVersion(
             @PathVariable UUID draftId,
             @AuthenticationPrincipal SignedInObserver observer,
             @Valid @RequestBody NewVersion body) {

@@ -45,7 +45,7 @@ class ExchangeController {
     /** Sends a file of plots and trees: CSV or GeoJSON, as it is. */
     @PutMapping(path = "/imports/{importId}", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @ForObservers
-    ImportDto send(
+    ImportDto sendImport(
             @PathVariable UUID surveyId,
             @PathVariable UUID importId,
             @RequestParam String name,
@@ -63,7 +63,7 @@ class ExchangeController {
     /** How far a file has come. */
     @GetMapping("/imports/{importId}")
     @ForObservers
-    ImportDto show(
+    ImportDto showImport(
             @PathVariable UUID surveyId,
             @PathVariable UUID importId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -73,7 +73,7 @@ class ExchangeController {
     /** Reads a table in another encoding than it was guessed to be in. */
     @PutMapping("/imports/{importId}/encoding")
     @ForObservers
-    ImportDto readAs(
+    ImportDto readImportAs(
             @PathVariable UUID surveyId,
             @PathVariable UUID importId,
             @AuthenticationPrincipal SignedInObserver observer,
@@ -84,7 +84,7 @@ class ExchangeController {
     /** Says what the columns hold, and begins to check every row. */
     @PutMapping("/imports/{importId}/columns")
     @ForObservers
-    ImportDto check(
+    ImportDto checkColumns(
             @PathVariable UUID surveyId,
             @PathVariable UUID importId,
             @AuthenticationPrincipal SignedInObserver observer,
@@ -95,7 +95,7 @@ class ExchangeController {
     /** Begins to store what was checked. */
     @PutMapping("/imports/{importId}/stored")
     @ForObservers
-    ImportDto store(
+    ImportDto storeImport(
             @PathVariable UUID surveyId,
             @PathVariable UUID importId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -105,7 +105,7 @@ class ExchangeController {
     /** Asks to stop the work on a file. */
     @PutMapping("/imports/{importId}/stopped")
     @ForObservers
-    ImportDto stop(
+    ImportDto stopImport(
             @PathVariable UUID surveyId,
             @PathVariable UUID importId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -115,7 +115,7 @@ class ExchangeController {
     /** Takes back what a file brought, as long as nothing of it was touched. */
     @PutMapping("/imports/{importId}/taken-back")
     @ForObservers
-    ImportDto takeBack(
+    ImportDto takeImportBack(
             @PathVariable UUID surveyId,
             @PathVariable UUID importId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -125,7 +125,8 @@ class ExchangeController {
     /** The files that the observer stored, the newest first. */
     @GetMapping("/imports")
     @ForObservers
-    List<ImportDto.StoredDto> stored(@PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
+    List<ImportDto.StoredDto> listImports(
+            @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
         return imports.stored(surveyId, observer.id());
     }
 
@@ -133,7 +134,7 @@ class ExchangeController {
     @DeleteMapping("/imports/{importId}")
     @ForObservers
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void forget(
+    void forgetImport(
             @PathVariable UUID surveyId,
             @PathVariable UUID importId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -143,7 +144,7 @@ class ExchangeController {
     /** The survey as a table, a row a tree. */
     @GetMapping(path = "/export.csv", produces = "text/csv")
     @ForObservers
-    ResponseEntity<StreamingResponseBody> csv(
+    ResponseEntity<StreamingResponseBody> exportCsv(
             @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
         String name = exports.nameFor(surveyId, observer.id());
         return file(CSV, name + ".csv", to -> exports.writeCsv(surveyId, observer.id(), to));
@@ -152,7 +153,7 @@ class ExchangeController {
     /** The survey as a map, a point for each plot and each tree. */
     @GetMapping(path = "/export.geojson", produces = "application/geo+json")
     @ForObservers
-    ResponseEntity<StreamingResponseBody> geoJson(
+    ResponseEntity<StreamingResponseBody> exportGeoJson(
             @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
         String name = exports.nameFor(surveyId, observer.id());
         return file(GEO_JSON, name + ".geojson", to -> exports.writeGeoJson(surveyId, observer.id(), to));

@@ -39,14 +39,14 @@ class LessonController {
     /** How far what was believed of verified trees came true. */
     @GetMapping("/surveys/{surveyId}/lessons")
     @ForObservers
-    LessonsDto lessons(@PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
+    LessonsDto showLessons(@PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
         return lessons.of(surveyId, observer);
     }
 
     /** What the verified trees of a group would change in its sheet. */
     @GetMapping("/surveys/{surveyId}/lessons/{groupId}")
     @ForObservers
-    ProposalsDto proposals(
+    ProposalsDto showProposals(
             @PathVariable UUID surveyId,
             @PathVariable String groupId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -56,7 +56,7 @@ class LessonController {
     /** The verified trees of a group as specimens, each with its truth, as the commands read them. */
     @GetMapping(path = "/surveys/{surveyId}/lessons/{groupId}/specimens", produces = MediaType.APPLICATION_JSON_VALUE)
     @ForObservers
-    ResponseEntity<String> specimens(
+    ResponseEntity<String> exportVerifiedTrees(
             @PathVariable UUID surveyId,
             @PathVariable String groupId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -69,7 +69,7 @@ class LessonController {
     @PutMapping(path = "/verified-files/{fileId}", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @ForReviewers
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void add(
+    void addVerifiedFile(
             @PathVariable UUID fileId,
             @RequestParam String groupId,
             @RequestParam(defaultValue = "") String name,
@@ -83,7 +83,7 @@ class LessonController {
     @DeleteMapping("/verified-files/{fileId}")
     @ForReviewers
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void remove(@PathVariable UUID fileId, @AuthenticationPrincipal SignedInObserver observer) {
+    void removeVerifiedFile(@PathVariable UUID fileId, @AuthenticationPrincipal SignedInObserver observer) {
         files.remove(fileId, observer);
     }
 

@@ -38,7 +38,7 @@ class SheetController {
     /** The newest version of each group's sheet. */
     @GetMapping
     @ForObservers
-    List<GroupDto> list() {
+    List<GroupDto> listGroups() {
         return library.newest().stream().map(GroupDto::of).toList();
     }
 
@@ -50,7 +50,7 @@ class SheetController {
      */
     @GetMapping("/{versionId}/separation")
     @ForObservers
-    List<SeparationDto> separation(
+    List<SeparationDto> showSeparation(
             @PathVariable UUID versionId,
             @RequestParam int month,
             @RequestParam String stage,
@@ -118,7 +118,7 @@ class SheetController {
      */
     @GetMapping("/{versionId}/season")
     @ForObservers
-    SeasonDto season(
+    SeasonDto showSeason(
             @PathVariable UUID versionId,
             @RequestParam(defaultValue = "mature") String stage,
             @RequestParam(required = false) String school,
@@ -129,14 +129,14 @@ class SheetController {
     /** Taxa, characters and states by their names, also where they are typed nearly right; the best first. */
     @GetMapping("/names")
     @ForObservers
-    List<LibrarySearch.Found> names(@RequestParam String find) {
+    List<LibrarySearch.Found> findNames(@RequestParam String find) {
         return find.isBlank() ? List.of() : search.find(find);
     }
 
     /** The versions of a group's sheet, the newest first. */
     @GetMapping("/versions")
     @ForObservers
-    List<LibraryService.VersionDto> versions(@RequestParam String groupId) {
+    List<LibraryService.VersionDto> listVersions(@RequestParam String groupId) {
         return library.versionsOf(groupId);
     }
 
@@ -147,28 +147,28 @@ class SheetController {
      */
     @GetMapping("/which")
     @ForObservers
-    WhichDto which(@RequestParam(defaultValue = "") List<String> look) {
+    WhichDto findGroup(@RequestParam(defaultValue = "") List<String> look) {
         return WhichDto.of(library.which(WhichDto.answers(look)));
     }
 
     /** What is different between two versions, in the order of the newer. */
     @GetMapping("/differences")
     @ForObservers
-    List<ChangeDto> differences(@RequestParam UUID from, @RequestParam UUID to) {
+    List<ChangeDto> showSheetDifferences(@RequestParam UUID from, @RequestParam UUID to) {
         return library.differences(from, to).stream().map(ChangeDto::of).toList();
     }
 
     /** The JSON Schema of sheets as files. */
     @GetMapping(path = "/schema", produces = "application/schema+json")
     @ForObservers
-    String schema() {
+    String showSheetSchema() {
         return GroupSheetJson.schema();
     }
 
     /** The profiles of a version as a table: a row a taxon, character, and state or limit. */
     @GetMapping(path = "/{versionId}/matrix.csv", produces = "text/csv;charset=UTF-8")
     @ForObservers
-    ResponseEntity<String> matrix(@PathVariable UUID versionId) throws IOException {
+    ResponseEntity<String> exportMatrix(@PathVariable UUID versionId) throws IOException {
         StoredSheet sheet = library.find(versionId);
         StringBuilder table = new StringBuilder();
         CharacterMatrix.write(sheet.sheet(), table);
@@ -180,7 +180,7 @@ class SheetController {
     /** A version as a file, to be kept, changed and loaded elsewhere. */
     @GetMapping("/{versionId}/file")
     @ForObservers
-    ResponseEntity<String> file(@PathVariable UUID versionId) {
+    ResponseEntity<String> exportSheet(@PathVariable UUID versionId) {
         StoredSheet sheet = library.find(versionId);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
@@ -198,7 +198,7 @@ class SheetController {
     /** One version of a group's sheet. */
     @GetMapping("/{versionId}")
     @ForObservers
-    ResponseEntity<SheetDto> get(@PathVariable UUID versionId) {
+    ResponseEntity<SheetDto> showSheet(@PathVariable UUID versionId) {
         return ResponseEntity.ok()
                 .cacheControl(
                         CacheControl.maxAge(Duration.ofDays(30)).cachePrivate().immutable())

@@ -18,7 +18,7 @@ class TaxonController {
     /** The taxa of every group's newest sheet, then other trees of the region. */
     @GetMapping("/api/taxa")
     @ForObservers
-    List<NamedTaxon> list() {
+    List<NamedTaxon> listTaxa() {
         return names.all();
     }
 

@@ -23,9 +23,10 @@ class ReachController {
         this.running = running;
     }
 
+    /** Where the application can be reached from other devices. */
     @GetMapping("/api/reach")
     @ForAnybody
-    ReachDto reach() throws SocketException {
+    ReachDto showReach() throws SocketException {
         InetAddress bound = server.getAddress();
         if (bound == null || bound.isLoopbackAddress()) {
             return new ReachDto(List.of());

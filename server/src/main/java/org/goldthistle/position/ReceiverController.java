@@ -25,7 +25,7 @@ class ReceiverController {
     /** The next fix. */
     @GetMapping("/api/receiver/fix")
     @ForObservers
-    FixDto fix() {
+    FixDto showFix() {
         try {
             return receiver.next(PATIENCE)
                     .map(fix -> FixDto.of(fix, configuration.isSimulated()))

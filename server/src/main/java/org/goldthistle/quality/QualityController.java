@@ -22,7 +22,7 @@ class QualityController {
     /** How far the survey's observers agree. */
     @GetMapping("/agreement")
     @ForObservers
-    AgreementDto agreement(@PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
+    AgreementDto showAgreement(@PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
         return agreement.of(surveyId, observer.id());
     }
 }

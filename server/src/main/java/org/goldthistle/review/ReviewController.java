@@ -43,7 +43,7 @@ class ReviewController {
     /** The ids of the cases of a survey as they change, as server-sent events. */
     @GetMapping(path = "/review/news", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     @ForObservers
-    SseEmitter news(
+    SseEmitter followNews(
             @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer, HttpSession session) {
         surveys.requireMember(surveyId, observer.id());
         return news.open(surveyId, session.getId());
@@ -52,7 +52,7 @@ class ReviewController {
     /** A page of the queue. */
     @GetMapping("/review")
     @ForObservers
-    QueueDto queue(
+    QueueDto showQueue(
             @PathVariable UUID surveyId,
             @RequestParam(defaultValue = "false") boolean settled,
             @RequestParam(defaultValue = "false") boolean mine,
@@ -69,7 +69,7 @@ class ReviewController {
     /** A review as the observer may see it. */
     @GetMapping("/review/{caseId}")
     @ForObservers
-    CaseDto get(
+    CaseDto showCase(
             @PathVariable UUID surveyId,
             @PathVariable UUID caseId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -79,7 +79,7 @@ class ReviewController {
     /** The latest review of a tree; no content if it never had one. */
     @GetMapping("/trees/{treeId}/review")
     @ForObservers
-    ResponseEntity<CaseDto> ofTree(
+    ResponseEntity<CaseDto> showCaseOfTree(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -91,7 +91,7 @@ class ReviewController {
     /** Takes a case up to read its tree blind. */
     @PutMapping("/review/{caseId}/taken")
     @ForObservers
-    CaseDto take(
+    CaseDto takeCase(
             @PathVariable UUID surveyId,
             @PathVariable UUID caseId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -101,7 +101,7 @@ class ReviewController {
     /** Leaves a case that was taken up to somebody else. */
     @DeleteMapping("/review/{caseId}/taken")
     @ForObservers
-    CaseDto release(
+    CaseDto releaseCase(
             @PathVariable UUID surveyId,
             @PathVariable UUID caseId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -111,7 +111,7 @@ class ReviewController {
     /** The file of a settled case, from which its figures can be reckoned again. */
     @GetMapping("/review/{caseId}/file")
     @ForObservers
-    JsonNode file(
+    JsonNode exportCase(
             @PathVariable UUID surveyId,
             @PathVariable UUID caseId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -121,7 +121,7 @@ class ReviewController {
     /** Says something of a case. */
     @PutMapping("/review/{caseId}/words/{wordId}")
     @ForObservers
-    CaseDto say(
+    CaseDto sayOfCase(
             @PathVariable UUID surveyId,
             @PathVariable UUID caseId,
             @PathVariable UUID wordId,
@@ -133,7 +133,7 @@ class ReviewController {
     /** Marks what stands by a settled case as verified, or takes that back. */
     @PutMapping("/review/{caseId}/verifications/{verificationId}")
     @ForLeads
-    CaseDto verify(
+    CaseDto verifyCase(
             @PathVariable UUID surveyId,
             @PathVariable UUID caseId,
             @PathVariable UUID verificationId,
@@ -148,7 +148,7 @@ class ReviewController {
     /** Decides a case. */
     @PutMapping("/review/{caseId}/decisions/{decisionId}")
     @ForObservers
-    CaseDto decide(
+    CaseDto decideCase(
             @PathVariable UUID surveyId,
             @PathVariable UUID caseId,
             @PathVariable UUID decisionId,

@@ -25,7 +25,7 @@ class PlotController {
     /** One plot. */
     @GetMapping
     @ForObservers
-    PlotDto get(
+    PlotDto showPlot(
             @PathVariable UUID surveyId,
             @PathVariable UUID plotId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -35,7 +35,7 @@ class PlotController {
     /** Records a plot, or changes it. */
     @PutMapping
     @ForObservers
-    PlotDto save(
+    PlotDto savePlot(
             @PathVariable UUID surveyId,
             @PathVariable UUID plotId,
             @AuthenticationPrincipal SignedInObserver observer,
@@ -46,7 +46,7 @@ class PlotController {
     /** Closes a plot, or opens it again. */
     @PutMapping("/closed")
     @ForObservers
-    PlotDto close(
+    PlotDto closePlot(
             @PathVariable UUID surveyId,
             @PathVariable UUID plotId,
             @AuthenticationPrincipal SignedInObserver observer,

@@ -28,14 +28,14 @@ class SurveyController {
     /** The surveys that the observer belongs to, the open ones and the newest season first. */
     @GetMapping
     @ForObservers
-    List<SurveyDto> list(@AuthenticationPrincipal SignedInObserver observer) {
+    List<SurveyDto> listSurveys(@AuthenticationPrincipal SignedInObserver observer) {
         return surveys.surveysOf(observer.id());
     }
 
     /** Sets a survey up, or changes how it is set up. */
     @PutMapping("/{surveyId}")
     @ForLeads
-    SurveyDto save(
+    SurveyDto saveSurvey(
             @PathVariable UUID surveyId,
             @AuthenticationPrincipal SignedInObserver observer,
             @Valid @RequestBody SurveySettings body) {
@@ -45,7 +45,7 @@ class SurveyController {
     /** Closes a survey, or opens it again. */
     @PutMapping("/{surveyId}/closed")
     @ForLeads
-    SurveyDto close(
+    SurveyDto closeSurvey(
             @PathVariable UUID surveyId,
             @AuthenticationPrincipal SignedInObserver observer,
             @Valid @RequestBody Closing body) {

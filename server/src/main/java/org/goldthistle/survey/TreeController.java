@@ -28,7 +28,7 @@ class TreeController {
     /** One tree as it was entered. */
     @GetMapping("/trees/{treeId}")
     @ForObservers
-    TreeDto get(
+    TreeDto showTree(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
             @AuthenticationPrincipal SignedInObserver observer) {
@@ -38,7 +38,7 @@ class TreeController {
     /** Records a tree, or changes it. */
     @PutMapping("/plots/{plotId}/trees/{treeId}")
     @ForObservers
-    TreeDto save(
+    TreeDto saveTree(
             @PathVariable UUID surveyId,
             @PathVariable UUID plotId,
             @PathVariable UUID treeId,
@@ -51,7 +51,7 @@ class TreeController {
     @DeleteMapping("/trees/{treeId}")
     @ForObservers
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void remove(
+    void removeTree(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
             @AuthenticationPrincipal SignedInObserver observer) {

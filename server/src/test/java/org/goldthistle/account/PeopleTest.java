@@ -53,7 +53,7 @@ class PeopleTest extends ServerTest {
                         .single())
                 .isZero();
 
-        lead.delete("/api/people/invitations/" + id).expect(204);
+        lead.delete("/api/invitations/" + id).expect(204);
 
         guest(token).post("/api/welcome", Map.of("token", token)).expectProblem(404, "no-such-invitation");
     }
@@ -63,11 +63,11 @@ class PeopleTest extends ServerTest {
         Caller lead = signedIn("Treecreeper");
 
         lead.put(
-                        "/api/people/invitations/" + UUID.randomUUID(),
+                        "/api/invitations/" + UUID.randomUUID(),
                         Map.of("callSign", "dipper", "role", "crew", "surveyIds", List.of()))
                 .expectProblem(409, "call-sign-taken");
         lead.put(
-                        "/api/people/invitations/" + UUID.randomUUID(),
+                        "/api/invitations/" + UUID.randomUUID(),
                         Map.of(
                                 "callSign", "Serin",
                                 "role", "crew",
@@ -200,11 +200,9 @@ class PeopleTest extends ServerTest {
         other.put(wren + "/role", Map.of("role", "lead")).expectProblem(403, "not-your-crew");
         other.put(wren + "/disabled", Map.of("disabled", true)).expectProblem(403, "not-your-crew");
         invite(lead, apart, "Hawfinch", "crew");
-        other.delete("/api/people/invitations/" + apart).expectProblem(403, "not-yours");
+        other.delete("/api/invitations/" + apart).expectProblem(403, "not-yours");
         assertThat(other.get("/api/people").expect(200).path("invitations")).isEmpty();
-        lead.put(
-                        "/api/people/invitations/" + apart,
-                        Map.of("callSign", "Goldcrest", "role", "lead", "surveyIds", List.of()))
+        lead.put("/api/invitations/" + apart, Map.of("callSign", "Goldcrest", "role", "lead", "surveyIds", List.of()))
                 .expectProblem(409, "id-taken");
         lead.put("/api/people/" + idOf(lead, "Brambling") + "/role", Map.of("role", "crew"))
                 .expect(200); // who belongs to no survey is anybody's
@@ -303,13 +301,13 @@ class PeopleTest extends ServerTest {
 
     private static Caller.Answer invitation(Caller lead, String callSign) {
         return lead.put(
-                "/api/people/invitations/" + UUID.randomUUID(),
+                "/api/invitations/" + UUID.randomUUID(),
                 Map.of("callSign", callSign, "role", "crew", "surveyIds", List.of()));
     }
 
     private static String invite(Caller lead, UUID id, String callSign, String role) {
         return lead.put(
-                        "/api/people/invitations/" + id,
+                        "/api/invitations/" + id,
                         Map.of(
                                 "callSign", callSign,
                                 "role", role,

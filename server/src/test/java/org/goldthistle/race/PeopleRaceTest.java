@@ -20,17 +20,17 @@ class PeopleRaceTest extends RaceCase {
 
     private void people(List<Race> all) {
         String of = "/api/people/";
-        all.add(new Race("PUT " + of + "invitations/{invitationId}", "one id twice", () -> {
-            String path = "/api/people/invitations/" + UUID.randomUUID();
+        all.add(new Race("PUT /api/invitations/{invitationId}", "one id twice", () -> {
+            String path = "/api/invitations/" + UUID.randomUUID();
             Object body = invitation(callSign());
             return same(() -> lead.put(path, body), BOTH);
         }));
-        all.add(new Race("DELETE " + of + "invitations/{invitationId}", "taken back while it is used", () -> {
+        all.add(new Race("DELETE /api/invitations/{invitationId}", "taken back while it is used", () -> {
             UUID id = UUID.randomUUID();
             String token = token(id, callSign());
             Caller guest = guest();
             return new Round(
-                    () -> lead.delete("/api/people/invitations/" + id),
+                    () -> lead.delete("/api/invitations/" + id),
                     () -> guest.put("/api/welcome", chosen(token)),
                     (one, other) -> assertThat(other.status()).isIn(204, 404));
         }));
@@ -125,7 +125,7 @@ class PeopleRaceTest extends RaceCase {
     }
 
     private String token(UUID id, String callSign) {
-        return lead.put("/api/people/invitations/" + id, invitation(callSign))
+        return lead.put("/api/invitations/" + id, invitation(callSign))
                 .expect(200)
                 .path("token")
                 .asText();

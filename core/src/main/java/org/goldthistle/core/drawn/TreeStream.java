@@ -1,12 +1,12 @@
 package org.goldthistle.core.drawn;
 
-import java.util.Random;
+import java.util.SplittableRandom;
 
 /** The random numbers of one simulated tree in one month: the same seed gives the same tree, whatever else is drawn. */
 public final class TreeStream {
     private static final long GOLDEN_GAMMA = 0x9E3779B97F4A7C15L;
 
-    private final Random random;
+    private final SplittableRandom random; // drawn from millions of times, by one thread
 
     /**
      * @param seed of all trees
@@ -14,8 +14,8 @@ public final class TreeStream {
      * @param tree its number
      */
     public TreeStream(long seed, int month, int tree) {
-        // neighbouring seeds start alike in java.util.Random, so they are scattered first
-        random = new Random(scattered(scattered(scattered(seed) + month) + tree));
+        // neighbouring seeds give streams that resemble each other, so they are scattered first
+        random = new SplittableRandom(scattered(scattered(scattered(seed) + month) + tree));
     }
 
     /** The next number in [0, 1). */

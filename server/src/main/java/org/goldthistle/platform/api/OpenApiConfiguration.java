@@ -1,9 +1,13 @@
-package org.goldthistle.platform;
+package org.goldthistle.platform.api;
 
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.info.License;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.security.SecurityRequirement;
+import io.swagger.v3.oas.models.security.SecurityScheme;
+import io.swagger.v3.oas.models.servers.Server;
 import java.lang.annotation.Annotation;
 import java.util.ArrayList;
 import java.util.List;
@@ -12,16 +16,38 @@ import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.customizers.PropertyCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
 import org.springframework.lang.Nullable;
 
 /** The API's document, from which the front end's types are made: a field is required unless it is nullable. */
 @Configuration
 class OpenApiConfiguration {
+    private static final String SESSION = "session";
     private static final String OPTIONAL = "x-optional";
 
     @Bean
     OpenAPI description() {
-        return new OpenAPI().info(new Info().title("Goldthistle").version("1"));
+        return new OpenAPI()
+                .info(
+                        new Info()
+                                .title("Goldthistle")
+                                .version("1")
+                                .license(new License().name("Apache 2.0").identifier("Apache-2.0"))
+                                .description(
+                                        "Trees that are easily mistaken for each other, read, weighed, signed and reviewed."
+                                                + " Clients make the ids of what they store, so a request may be sent again. Every refusal"
+                                                + " is a problem detail (RFC 9457) that says what is wrong, what was kept and what to do."))
+                .servers(List.of(new Server().url("/").description("the server that the document comes from")))
+                .addSecurityItem(new SecurityRequirement().addList(SESSION))
+                .schemaRequirement(
+                        SESSION,
+                        new SecurityScheme()
+                                .type(SecurityScheme.Type.APIKEY)
+                                .in(SecurityScheme.In.COOKIE)
+                                .name("goldthistle")
+                                .description(
+                                        "The cookie that signing in hands out; its name is that of the copy. A request that changes"
+                                                + " something sends the cookie XSRF-TOKEN back as header X-XSRF-TOKEN."));
     }
 
     @Bean
@@ -46,6 +72,7 @@ class OpenApiConfiguration {
     }
 
     @Bean
+    @Order(0) // what others add to the document says itself what is required
     OpenApiCustomizer requireTheRest() {
         return api -> api.getComponents().getSchemas().values().forEach(OpenApiConfiguration::requireAllButOptional);
     }

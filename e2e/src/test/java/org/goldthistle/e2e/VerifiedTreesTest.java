@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** What verified trees teach, from the review that a lead verifies to the draft that a reviewer takes a figure into. */
-class LessonsTest extends BrowserTest {
+class VerifiedTreesTest extends BrowserTest {
 
     @Test
     void a_figure_that_verified_trees_speak_for_is_taken_into_a_draft_which_shows_what_it_changes() {
@@ -21,9 +21,10 @@ class LessonsTest extends BrowserTest {
                 .click();
         Locator larches = region(redpoll, "European, Japanese and hybrid larch");
         assertThat(larches).containsText("160 verified trees");
-        larches.getByRole(AriaRole.BUTTON, named(Pattern.compile("^Believed 9\\d %")))
+        larches.getByRole(AriaRole.BUTTON, named(Pattern.compile("^Believed [56]\\d %")))
+                .first()
                 .hover();
-        assertThat(larches).containsText(Pattern.compile("names believed 9\\d % on average"));
+        assertThat(larches).containsText(Pattern.compile("names? believed [56]\\d % on average"));
         assertThat(larches.getByText("not true").first()).isVisible();
         Locator take = larches.getByRole(AriaRole.BUTTON, named(Pattern.compile("into a draft$")))
                 .first();
@@ -46,7 +47,8 @@ class LessonsTest extends BrowserTest {
     void a_lead_marks_a_settled_review_as_verified_and_takes_that_back() {
         Page lead = signedIn("Treecreeper");
         lead.navigate("/review");
-        lead.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Settled")))
+        lead.getByText("settled", new Page.GetByTextOptions().setExact(true))
+                .first()
                 .click();
         lead.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("tree \\d+")))
                 .first()
@@ -96,12 +98,12 @@ class LessonsTest extends BrowserTest {
         BenchOnScreen.open(wren, 38).month("September");
         wren.navigate(wren.url().replaceFirst("check=[a-z-]+", "check=cone-length"));
         wren.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("None on this tree"))
-                .tap();
+                .click();
 
         assertThat(wren.locator("[data-guide=look-next] [role=status]")).containsText("3 more checks closed");
         wren.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Stations"))
-                .tap();
-        wren.getByText(Pattern.compile("^Not now")).tap();
+                .click();
+        wren.getByText(Pattern.compile("^Not now")).click();
         assertThat(wren.getByText("none on this tree")).hasCount(4);
         wren.reload();
         assertThat(wren.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("None on this tree")))

@@ -1,0 +1,107 @@
+package org.goldthistle;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** What the API's document says to somebody who has nothing else. */
+class ApiDocumentTest extends ServerTest {
+    private JsonNode document;
+
+    @BeforeEach
+    void fetch() {
+        document = stranger().get("/api/docs").expect(200);
+    }
+
+    private record Operation(String address, JsonNode says) {}
+
+    private List<Operation> operations() {
+        List<Operation> found = new ArrayList<>();
+        document.path("paths")
+                .properties()
+                .forEach(path -> path.getValue()
+                        .properties()
+                        .forEach(method ->
+                                found.add(new Operation(method.getKey() + " " + path.getKey(), method.getValue()))));
+        return found;
+    }
+
+    @Test
+    void every_operation_and_all_that_it_takes_is_told_in_words() {
+        List<String> silent = new ArrayList<>();
+        for (Operation one : operations()) {
+            if (one.says().path("summary").asText().isBlank()
+                    || one.says().path("description").asText().isBlank()) {
+                silent.add(one.address());
+            }
+            for (JsonNode parameter : one.says().path("parameters")) {
+                if (parameter.path("description").asText().isBlank()) {
+                    silent.add(one.address() + " " + parameter.path("name").asText());
+                }
+            }
+        }
+
+        assertThat(silent).isEmpty();
+        assertThat(operations()).hasSizeGreaterThan(90);
+    }
+
+    @Test
+    void every_field_is_told_in_words() {
+        List<String> silent = new ArrayList<>();
+        for (Map.Entry<String, JsonNode> schema :
+                document.path("components").path("schemas").properties()) {
+            for (Map.Entry<String, JsonNode> field :
+                    schema.getValue().path("properties").properties()) {
+                if (field.getValue().path("description").asText().isBlank()) {
+                    silent.add(schema.getKey() + "." + field.getKey());
+                }
+            }
+        }
+
+        assertThat(silent)
+                .as("say it in the Javadoc, or once in api-words.properties")
+                .isEmpty();
+    }
+
+    @Test
+    void ids_speak_and_stay() {
+        List<String> ids = operations().stream()
+                .map(one -> one.says().path("operationId").asText())
+                .toList();
+
+        assertThat(ids).doesNotHaveDuplicates().allMatch(id -> id.matches("[a-z]+([A-Z][a-z]*)*"));
+        assertThat(ids).noneMatch(id -> id.matches(".*_\\d+"));
+    }
+
+    @Test
+    void every_refusal_is_a_problem_and_whoever_must_sign_in_is_told() {
+        for (Operation one : operations()) {
+            JsonNode answers = one.says().path("responses");
+            boolean forAnybody = one.says().path("security").isArray()
+                    && one.says().path("security").isEmpty();
+            assertThat(answers.has("401")).as(one.address()).isNotEqualTo(forAnybody);
+            for (Map.Entry<String, JsonNode> answer : answers.properties()) {
+                if (answer.getKey().startsWith("4")) {
+                    assertThat(answer.getValue()
+                                    .at("/content/application~1problem+json/schema/$ref")
+                                    .asText())
+                            .as("%s %s", one.address(), answer.getKey())
+                            .endsWith("/Problem");
+                }
+            }
+        }
+    }
+
+    @Test
+    void streams_and_files_say_what_they_are() {
+        assertThat(document.at("/components/schemas").has("SseEmitter")).isFalse();
+        assertThat(document.at("/components/schemas").has("StreamingResponseBody"))
+                .isFalse();
+        assertThat(document.toString()).contains("server-sent events").contains("\"text/csv");
+    }
+}
