@@ -11,12 +11,10 @@ import java.util.concurrent.Callable;
 import org.goldthistle.core.balance.GroupModel;
 import org.goldthistle.core.balance.ModelConstants;
 import org.goldthistle.core.learning.Reliability;
-import org.goldthistle.core.sheet.School;
-import org.goldthistle.core.verdict.Tier;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** Holds what a sheet makes one believe against trees whose taxon is known. */
@@ -28,27 +26,11 @@ final class CalibrateCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(index = "0", paramLabel = "SHEET.json", description = "the group sheet")
-    private String sheet;
+    @Mixin
+    private VerifiedTrees trees;
 
-    @Parameters(
-            index = "1",
-            paramLabel = "VERIFIED.json",
-            description = "specimens, each with its truth; - for standard input")
-    private String verified;
-
-    @Option(
-            names = "--tier",
-            defaultValue = "record",
-            converter = Codes.OfTier.class,
-            description = "what the trees were read for: tally, record (the default) or control")
-    private Tier tier;
-
-    @Option(
-            names = "--school",
-            converter = Codes.OfSchool.class,
-            description = "whose weights: field-marks or close-characters; otherwise the sheet's own")
-    private School school;
+    @Mixin
+    private WhoseWeights whose;
 
     @Option(
             names = "--format",
@@ -59,9 +41,8 @@ final class CalibrateCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        GroupModel model = Files.model(sheet);
-        Reliability found =
-                Reliability.of(model, VerifiedFile.read(verified, model, tier, Optional.ofNullable(school)));
+        GroupModel model = trees.model();
+        Reliability found = Reliability.of(model, trees.of(model, whose.school()));
         PrintWriter out = spec.commandLine().getOut();
         if (format == OutputFormat.JSON) {
             out.println(json(model, found));

@@ -10,7 +10,6 @@ import org.goldthistle.core.RefusedException;
 import org.goldthistle.core.balance.GroupModel;
 import org.goldthistle.core.reading.Evidence;
 import org.goldthistle.core.sheet.Harm;
-import org.goldthistle.core.sheet.School;
 import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
 import org.goldthistle.core.verdict.Terms;
@@ -19,6 +18,7 @@ import org.goldthistle.formats.CaseFileJson;
 import org.goldthistle.formats.Specimen;
 import org.goldthistle.formats.SpecimenJson;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -50,11 +50,8 @@ final class EvaluateCommand implements Callable<Integer> {
             description = "what the calls are for: tally (the default), record, control")
     private Tier tier;
 
-    @Option(
-            names = "--school",
-            converter = Codes.OfSchool.class,
-            description = "whose weights: field-marks or close-characters; otherwise the sheet's own")
-    private School school;
+    @Mixin
+    private WhoseWeights whose;
 
     @Option(names = "--features-alone", description = "give lead, rival, posterior and points without the surroundings")
     private boolean featuresAlone;
@@ -75,8 +72,7 @@ final class EvaluateCommand implements Callable<Integer> {
             return evaluateCase();
         }
         GroupModel model = Files.model(sheet);
-        Terms terms = new Terms(
-                tier, Optional.ofNullable(school), allowWounding ? Harm.WOUND : Harm.SAMPLE, Optional.empty());
+        Terms terms = new Terms(tier, whose.school(), allowWounding ? Harm.WOUND : Harm.SAMPLE, Optional.empty());
         PrintWriter out = spec.commandLine().getOut();
         SpecimenLines lines =
                 format == OutputFormat.JSON ? new JsonLines(out, featuresAlone) : new TableLines(out, featuresAlone);

@@ -19,12 +19,11 @@ import org.goldthistle.core.learning.Ruling;
 import org.goldthistle.core.learning.Trial;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.GroupSheet;
-import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.formats.GroupSheetWriter;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** Writes the sheet as trees whose taxon is known would have it, and says what that rests on. */
@@ -36,14 +35,8 @@ final class LearnCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(index = "0", paramLabel = "SHEET.json", description = "the group sheet; it stays as it is")
-    private String sheet;
-
-    @Parameters(
-            index = "1",
-            paramLabel = "VERIFIED.json",
-            description = "specimens, each with its truth; - for standard input")
-    private String verified;
+    @Mixin
+    private VerifiedTrees trees;
 
     @Option(
             names = "--out",
@@ -51,13 +44,6 @@ final class LearnCommand implements Callable<Integer> {
             paramLabel = "SHEET2.json",
             description = "where the proposed sheet is written; nothing is written when nothing is proposed")
     private String proposed;
-
-    @Option(
-            names = "--tier",
-            defaultValue = "record",
-            converter = Codes.OfTier.class,
-            description = "what the trees were read for: tally, record (the default) or control")
-    private Tier tier;
 
     @Option(
             names = "--decisive",
@@ -71,10 +57,10 @@ final class LearnCommand implements Callable<Integer> {
         if (java.nio.file.Files.exists(Path.of(proposed))) {
             throw new IOException(proposed + ": there is such a file already, and it was left as it is. Name another.");
         }
-        GroupModel model = Files.model(sheet);
+        GroupModel model = trees.model();
         requireCharacters(model.sheet());
         Set<String> kept = new LinkedHashSet<>(decisive);
-        Lesson lesson = Lesson.of(model.sheet(), VerifiedFile.read(verified, model, tier, Optional.empty()), kept);
+        Lesson lesson = Lesson.of(model.sheet(), trees.of(model, Optional.empty()), kept);
         PrintWriter out = spec.commandLine().getOut();
         tell(out, lesson);
         if (lesson.ruling() == Ruling.ACCEPT) {

@@ -16,11 +16,11 @@ import org.goldthistle.core.plan.Separability;
 import org.goldthistle.core.reading.Unseen;
 import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.sheet.LifeStage;
-import org.goldthistle.core.sheet.School;
 import org.goldthistle.core.sheet.Taxon;
 import org.goldthistle.core.stranger.IfSomethingElse;
 import org.goldthistle.core.verdict.Tier;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -55,11 +55,8 @@ final class SeparabilityCommand implements Callable<Integer> {
             description = "how sure a tree must be: tally, record (the default) or control")
     private Tier tier;
 
-    @Option(
-            names = "--school",
-            converter = Codes.OfSchool.class,
-            description = "whose weights: field-marks or close-characters; otherwise the sheet's own")
-    private School school;
+    @Mixin
+    private WhoseWeights whose;
 
     @Option(
             names = "--format",
@@ -73,7 +70,7 @@ final class SeparabilityCommand implements Callable<Integer> {
         GroupModel model = Files.model(sheet);
         PlanTerms terms = new PlanTerms(
                 tier.threshold(),
-                Optional.ofNullable(school),
+                whose.school(),
                 noWounding ? Harm.SAMPLE : Harm.WOUND,
                 false,
                 Unseen.NOTHING,

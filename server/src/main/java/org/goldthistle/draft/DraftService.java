@@ -6,9 +6,6 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,6 +31,7 @@ import org.goldthistle.library.StoredSheet;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.Turn;
 import org.goldthistle.platform.Turns;
+import org.goldthistle.platform.Utf8;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -163,15 +161,8 @@ class DraftService {
     }
 
     private static String text(byte[] file) {
-        try {
-            String text = StandardCharsets.UTF_8
-                    .newDecoder()
-                    .decode(ByteBuffer.wrap(file))
-                    .toString();
-            return text.startsWith("\uFEFF") ? text.substring(1) : text;
-        } catch (CharacterCodingException other) {
-            throw RefusedException.of("", "bytes that are no UTF-8", "a file saved as UTF-8");
-        }
+        return Utf8.text(file)
+                .orElseThrow(() -> RefusedException.of("", "bytes that are no UTF-8", "a file saved as UTF-8"));
     }
 
     /**

@@ -2,14 +2,12 @@ package org.goldthistle.learning;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
-import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.platform.ForObservers;
 import org.goldthistle.platform.ForReviewers;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.Utf8;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -94,16 +92,9 @@ class LessonController {
                     "file-too-large",
                     "This is larger than 5 MB. Nothing of it was taken; send the trees in several files.");
         }
-        try {
-            String text = StandardCharsets.UTF_8
-                    .newDecoder()
-                    .decode(ByteBuffer.wrap(content))
-                    .toString();
-            return text.startsWith("\uFEFF") ? text.substring(1) : text;
-        } catch (CharacterCodingException other) {
-            throw Problem.unfit(
-                    "not-text",
-                    "This file is no text in UTF-8. Nothing of it was taken; save it as UTF-8 and send it again.");
-        }
+        return Utf8.text(content)
+                .orElseThrow(() -> Problem.unfit(
+                        "not-text",
+                        "This file is no text in UTF-8. Nothing of it was taken; save it as UTF-8 and send it again."));
     }
 }
