@@ -56,9 +56,25 @@ with_test_database() {
   "$@"
 }
 
+# run_tests [NAME]: every test, or those of a module or of a class
 run_tests() {
   need_chromium
-  with_test_database all_tests
+  if [[ $# -eq 0 ]]; then
+    with_test_database all_tests
+    return
+  fi
+  local module=$1 classes=$1 file
+  if [[ -f $ROOT/$1/pom.xml ]]; then
+    classes=$(find "$ROOT/$1/src/test/java" -name '*Test.java' -printf '%f\n' | sed 's/\.java$//' | paste -sd,)
+  else
+    file=$(find "$ROOT"/*/src/test/java -name "$1.java" -print -quit)
+    [[ -n $file ]] || die "there is no module and no test class named $1"
+    file=${file#"$ROOT/"}
+    module=${file%%/*}
+  fi
+  MAVEN=(mvn -B -ntp)
+  with_test_database maven -pl "$module" -am verify "-Dtest=$classes" -Dsurefire.failIfNoSpecifiedTests=false \
+    -Dspotless.check.skip -Dcheckstyle.skip
 }
 
 all_tests() {

@@ -150,7 +150,8 @@ public final class Caller {
                     type,
                     response.body(),
                     body,
-                    response.headers().allValues("Set-Cookie"));
+                    response.headers().allValues("Set-Cookie"),
+                    response.headers().firstValue("X-Request-Id").orElse(""));
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
         } catch (InterruptedException stopped) {
@@ -168,7 +169,8 @@ public final class Caller {
     }
 
     /** What came back. */
-    public record Answer(int status, String contentType, String text, JsonNode body, List<String> setCookies) {
+    public record Answer(
+            int status, String contentType, String text, JsonNode body, List<String> setCookies, String requestId) {
 
         public JsonNode expect(int expected) {
             assertThat(status).as("status of %s", body).isEqualTo(expected);
@@ -181,6 +183,7 @@ public final class Caller {
             assertThat(contentType).startsWith("application/problem+json");
             assertThat(body.path("type").asText()).isEqualTo("/problems/" + type);
             assertThat(body.path("detail").asText()).hasSizeGreaterThan(20);
+            assertThat(body.path("request").asText()).isEqualTo(requestId).matches("[0-9a-f]{8}");
             return body;
         }
     }

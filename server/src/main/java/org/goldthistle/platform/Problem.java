@@ -155,10 +155,16 @@ public final class Problem extends RuntimeException {
         return problem;
     }
 
+    /** The same with the id of the request, under which the log tells of it. */
+    static ProblemDetail numbered(ProblemDetail problem) {
+        RequestIds.current().ifPresent(id -> problem.setProperty("request", id));
+        return problem;
+    }
+
     static ProblemDetail detail(HttpStatus status, String type, String detail) {
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
         problem.setType(URI.create("/problems/" + type));
         problem.setTitle(status.getReasonPhrase());
-        return problem;
+        return numbered(problem);
     }
 }

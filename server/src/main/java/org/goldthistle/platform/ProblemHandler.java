@@ -112,7 +112,7 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
             String name = known == null
                     ? "refused"
                     : known.name().toLowerCase(Locale.ROOT).replace('_', '-');
-            problem.setType(URI.create("/problems/" + name));
+            Problem.numbered(problem).setType(URI.create("/problems/" + name));
         }
         return answer;
     }

@@ -21,7 +21,7 @@ import org.springframework.web.servlet.HandlerExceptionResolver;
  * taken in by {@link LargeBodies} once it is known who sends them. Signs that no text has are refused here once for all, and so are more requests at once of one address than leave room for others.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE)
+@Order(Ordered.HIGHEST_PRECEDENCE + 1) // after the request has its id
 class RequestLimits extends OncePerRequestFilter {
     /** Bytes of a request that is no file. */
     static final long MOST = 256 * 1024;

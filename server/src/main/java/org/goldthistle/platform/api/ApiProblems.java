@@ -77,6 +77,7 @@ class ApiProblems implements OperationCustomizer, OpenApiCustomizer {
         fields.put("status", new JsonSchema().typesItem("integer").description("of HTTP"));
         fields.put("detail", text("what is wrong, what was kept and what to do next"));
         fields.put("instance", text("the address that was asked for"));
+        fields.put("request", text("id under which the log tells of it"));
         fields.put(
                 "refusals",
                 new ArraySchema()
