@@ -23,8 +23,12 @@ import org.goldthistle.library.LibraryService;
 import org.goldthistle.library.StoredSheet;
 import org.goldthistle.platform.Sha256;
 import org.goldthistle.review.Verifications;
+import org.goldthistle.sight.Scope;
+import org.goldthistle.sight.Sights;
+import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.TreeService;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Gathers the trees whose taxon is known: a survey's verified cases, and the files of specimens. */
 @Component
@@ -34,6 +38,8 @@ class KnownTrees {
     private final SignedCalls calls;
     private final TreeService trees;
     private final LibraryService library;
+    private final SurveyService surveys;
+    private final Sights sights;
     private final ObjectMapper json;
 
     KnownTrees(
@@ -42,17 +48,28 @@ class KnownTrees {
             SignedCalls calls,
             TreeService trees,
             LibraryService library,
+            SurveyService surveys,
+            Sights sights,
             ObjectMapper json) {
         this.verifications = verifications;
         this.files = files;
         this.calls = calls;
         this.trees = trees;
         this.library = library;
+        this.surveys = surveys;
+        this.sights = sights;
         this.json = json;
     }
 
-    /** By group, those of a survey first, with what the first who signed each of them had read. */
+    /**
+     * By group, those of a survey first, with what the first who signed each of them had read; that the observer was shown
+     * it is noted.
+     *
+     * @throws org.goldthistle.platform.Problem if the observer does not belong to the survey
+     */
+    @Transactional
     Map<String, List<KnownTree>> of(UUID surveyId, UUID observerId) {
+        surveys.requireMember(surveyId, observerId);
         Map<String, List<KnownTree>> known = new LinkedHashMap<>();
         for (Verifications.Verified one : verifications.of(surveyId)) {
             calls.of(trees.tree(surveyId, one.treeId(), observerId)).stream()
@@ -62,6 +79,13 @@ class KnownTrees {
                     .ifPresent(tree -> known.computeIfAbsent(one.groupId(), any -> new ArrayList<>())
                             .add(tree));
         }
+        sights.shown(
+                observerId,
+                Scope.LESSON,
+                known.values().stream()
+                        .flatMap(List::stream)
+                        .map(KnownTree::treeId)
+                        .toList());
         for (VerifiedFile file : files.all()) {
             if (library.has(file.groupId())) {
                 known.computeIfAbsent(file.groupId(), any -> new ArrayList<>()).addAll(ofFile(file));
@@ -104,7 +128,7 @@ class KnownTrees {
     }
 
     /** A file was held against the newest sheet when it came; a later one may not know all of it. */
-    List<KnownTree> ofFile(VerifiedFile file) {
+    private List<KnownTree> ofFile(VerifiedFile file) {
         StoredSheet newest = library.newest(file.groupId());
         try {
             return VerifiedFiles.read(newest, file.body()).stream()

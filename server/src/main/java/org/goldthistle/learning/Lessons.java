@@ -6,10 +6,11 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import org.goldthistle.account.AccountService;
 import org.goldthistle.account.Role;
 import org.goldthistle.account.SignedInObserver;
@@ -20,25 +21,22 @@ import org.goldthistle.formats.Specimen;
 import org.goldthistle.formats.SpecimenWriter;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.library.StoredSheet;
-import org.goldthistle.sight.Scope;
-import org.goldthistle.sight.Sights;
-import org.goldthistle.survey.SurveyService;
+import org.goldthistle.platform.Problem;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Learns from the trees of a survey whose taxon is known, and from the files of specimens. */
 @Service
 public class Lessons {
     private static final int MOST_KEPT = 16;
+    private static final int LONGEST_QUEUE = 30; // seconds
 
     private final KnownTrees known;
     private final VerifiedFiles files;
     private final LibraryService library;
-    private final SurveyService surveys;
     private final AccountService accounts;
-    private final Sights sights;
     private final JdbcClient jdbc;
+    private final Semaphore teaching = new Semaphore(1, true);
     private final Map<Learnt, Lesson> kept = Collections.synchronizedMap(new LinkedHashMap<>(MOST_KEPT, 1, true) {
         @Override
         protected boolean removeEldestEntry(Map.Entry<Learnt, Lesson> eldest) {
@@ -46,20 +44,11 @@ public class Lessons {
         }
     });
 
-    Lessons(
-            KnownTrees known,
-            VerifiedFiles files,
-            LibraryService library,
-            SurveyService surveys,
-            AccountService accounts,
-            Sights sights,
-            JdbcClient jdbc) {
+    Lessons(KnownTrees known, VerifiedFiles files, LibraryService library, AccountService accounts, JdbcClient jdbc) {
         this.known = known;
         this.files = files;
         this.library = library;
-        this.surveys = surveys;
         this.accounts = accounts;
-        this.sights = sights;
         this.jdbc = jdbc;
     }
 
@@ -71,21 +60,18 @@ public class Lessons {
      *
      * @throws org.goldthistle.platform.Problem if the observer does not belong to the survey
      */
-    @Transactional
     LessonsDto of(UUID surveyId, SignedInObserver observer) {
-        surveys.requireMember(surveyId, observer.id());
         Map<String, List<KnownTree>> byGroup = known.of(surveyId, observer.id());
-        note(observer, byGroup.values().stream().flatMap(List::stream).toList());
         List<LessonsDto.GroupLesson> groups = library.newest().stream()
                 .filter(sheet ->
                         !byGroup.getOrDefault(sheet.sheet().id(), List.of()).isEmpty())
                 .map(sheet -> LessonsDto.GroupLesson.of(
                         sheet, byGroup.get(sheet.sheet().id())))
                 .toList();
-        return new LessonsDto(groups, fileDtos(observer), LessonsDto.fewest());
+        return new LessonsDto(groups, fileDtos(observer, byGroup), LessonsDto.fewest());
     }
 
-    private List<LessonsDto.FileDto> fileDtos(SignedInObserver observer) {
+    private List<LessonsDto.FileDto> fileDtos(SignedInObserver observer, Map<String, List<KnownTree>> byGroup) {
         List<VerifiedFile> all = files.all();
         var callSigns = accounts.callSigns(
                 all.stream().map(VerifiedFile::addedBy).distinct().toList());
@@ -95,7 +81,9 @@ public class Lessons {
                         file.groupId(),
                         file.name(),
                         file.trees(),
-                        !known.ofFile(file).isEmpty(),
+                        byGroup.getOrDefault(file.groupId(), List.of()).stream()
+                                .anyMatch(tree ->
+                                        tree.print().startsWith(file.id().toString())),
                         callSigns.get(file.addedBy()),
                         file.addedAt(),
                         file.addedBy().equals(observer.id()) || observer.role() == Role.LEAD))
@@ -107,18 +95,14 @@ public class Lessons {
      *
      * @throws org.goldthistle.platform.Problem if the observer does not belong to the survey, or there is no such group
      */
-    @Transactional
     ProposalsDto proposals(UUID surveyId, String groupId, SignedInObserver observer) {
         return ProposalsDto.of(library.newest(groupId), lesson(surveyId, groupId, observer));
     }
 
     /** The verified trees of a group that its newest sheet can read, as the text of a file of specimens. */
-    @Transactional
     String specimens(UUID surveyId, String groupId, SignedInObserver observer) {
-        surveys.requireMember(surveyId, observer.id());
         StoredSheet sheet = library.newest(groupId);
         List<KnownTree> trees = known.of(surveyId, observer.id()).getOrDefault(groupId, List.of());
-        note(observer, trees);
         return SpecimenWriter.text(trees.stream()
                 .flatMap(tree -> tree.verified().stream().map(verified -> specimen(sheet, tree.label(), verified)))
                 .toList());
@@ -140,7 +124,6 @@ public class Lessons {
      * @param kind weight or profiles
      * @return empty: it is not proposed any more
      */
-    @Transactional
     public Optional<Proposal> proposal(
             UUID surveyId, String groupId, String character, String kind, SignedInObserver observer) {
         return lesson(surveyId, groupId, observer).proposals().stream()
@@ -149,21 +132,42 @@ public class Lessons {
                 .findFirst();
     }
 
+    /** Learns without a connection, one lesson at a time: it may take seconds. */
     private Lesson lesson(UUID surveyId, String groupId, SignedInObserver observer) {
-        surveys.requireMember(surveyId, observer.id());
         StoredSheet sheet = library.newest(groupId);
         List<KnownTree> trees = known.of(surveyId, observer.id()).getOrDefault(groupId, List.of());
-        note(observer, trees);
-        List<VerifiedTree> verified =
-                trees.stream().flatMap(tree -> tree.verified().stream()).toList();
         Set<String> decisive = decisive(surveyId, sheet);
         Learnt from = new Learnt(sheet.id(), prints(trees), decisive);
         Lesson there = kept.get(from);
-        if (there == null) { // two who ask at once both reckon, and come to the same
-            there = Lesson.of(sheet.sheet(), verified, decisive);
-            kept.put(from, there);
+        if (there != null) {
+            return there;
         }
-        return there;
+        begin();
+        try {
+            Lesson meanwhile = kept.get(from); // whoever was before may have asked the same
+            Lesson lesson = meanwhile == null ? learnt(sheet, trees, decisive) : meanwhile;
+            kept.put(from, lesson);
+            return lesson;
+        } finally {
+            teaching.release();
+        }
+    }
+
+    private void begin() {
+        try {
+            if (!teaching.tryAcquire(LONGEST_QUEUE, TimeUnit.SECONDS)) {
+                throw Problem.busy();
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw Problem.busy();
+        }
+    }
+
+    private static Lesson learnt(StoredSheet sheet, List<KnownTree> trees, Set<String> decisive) {
+        List<VerifiedTree> verified =
+                trees.stream().flatMap(tree -> tree.verified().stream()).toList();
+        return Lesson.of(sheet.sheet(), verified, decisive);
     }
 
     private static List<String> prints(List<KnownTree> trees) {
@@ -188,16 +192,5 @@ public class Lessons {
                 .filter(confirmed::contains)
                 .forEach(decisive::add);
         return decisive;
-    }
-
-    private void note(SignedInObserver observer, List<KnownTree> trees) {
-        sights.shown(
-                observer.id(),
-                Scope.LESSON,
-                trees.stream()
-                        .map(KnownTree::treeId)
-                        .filter(Objects::nonNull)
-                        .distinct()
-                        .toList());
     }
 }

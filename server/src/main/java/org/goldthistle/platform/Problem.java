@@ -103,7 +103,7 @@ public final class Problem extends RuntimeException {
     }
 
     /** 429: more at once than there is room for. */
-    static Problem busy() {
+    public static Problem busy() {
         return tooMany(
                 "busy",
                 "More was sent at once than the server works on. Nothing of this was stored; send it again in a moment.");
