@@ -33,7 +33,8 @@ export function firstInHand(bench: Bench, sheet: Sheet, { entries, marks }: Stan
 
 /** Whether the call could be signed if all that the group shares were looked at. */
 export function isGateAllThatLacks(bench: Bench): boolean {
-  return bench.missing.length === 1 && bench.conditions.some((one) => one.code === 'gate' && !one.met)
+  const fits = bench.gate.every((one) => one.fits) // an item that fails is told by itself
+  return fits && bench.missing.length === 1 && bench.conditions.some((one) => one.code === 'gate' && !one.met)
 }
 
 /** Every stop of the path in the order of the work: the gate, then the checks from far to near. */
