@@ -21,6 +21,7 @@ class EveryPageTest extends BrowserTest {
             SURVEY + "/exchange",
             "/review",
             "/quality",
+            "/quality/lessons",
             "/people",
             "/groups",
             "/groups/birches",
