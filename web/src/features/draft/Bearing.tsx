@@ -4,7 +4,7 @@ import type { Multipliers } from './sheetFile'
 const STAGES = ['seedling', 'sapling', 'pole', 'mature']
 const WIDTH = 240
 const HEIGHT = 70
-const LEFT = 34
+const LEFT = 46
 const BASE = 56
 
 type Props = {
@@ -41,7 +41,7 @@ export function Bearing({ values, disabled, wrong, onChange }: Props) {
 function Curve({ values }: { readonly values: Multipliers }) {
   const points = STAGES.map((stage, i) => ({
     stage,
-    x: LEFT + (i * (WIDTH - LEFT - 20)) / (STAGES.length - 1),
+    x: LEFT + (i * (WIDTH - LEFT - 24)) / (STAGES.length - 1),
     y: BASE - (BASE - 8) * Math.min(1, Math.max(0, values[stage] ?? 1)),
   }))
   return (

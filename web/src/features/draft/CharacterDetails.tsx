@@ -45,7 +45,7 @@ export function Details({ character, set, disabled, wrong }: DetailsProps) {
         disabled={disabled}
         onChange={(event) => set({ pitfall: event.target.value === '' ? null : event.target.value })}
       />
-      <div className="grid gap-4 lg:grid-cols-3">
+      <div className="grid gap-4 md:grid-cols-2">
         {multipliers.map(([label, key, codes]) => (
           <Factors
             key={key}
