@@ -13,6 +13,7 @@ import org.goldthistle.core.reading.StatesObserved;
 import org.goldthistle.core.reading.ValuesObserved;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.NumberScale;
 import org.goldthistle.core.sheet.Profile;
 import org.goldthistle.core.sheet.Range;
 import org.goldthistle.core.sheet.RangeProfile;
@@ -39,7 +40,7 @@ record LearntProfiles(DiagnosticCharacter character, Map<String, Integer> trees)
             Profile own = sheet.profile(character, taxon.id());
             Profile learnt = character.scale() instanceof StateScale scale
                     ? counted((StateProfile) own, scale, seen)
-                    : measured((RangeProfile) own, seen);
+                    : measured((NumberScale) character.scale(), (RangeProfile) own, seen);
             if (!learnt.equals(own)) {
                 profiles.put(taxon.id(), learnt);
                 told.put(taxon.id(), seen.size());
@@ -81,8 +82,11 @@ record LearntProfiles(DiagnosticCharacter character, Map<String, Integer> trees)
         return new StateProfile(frequencies);
     }
 
-    /** The quantiles of the trees' means, mixed into the usual pair; the rare pair stays as far outside it. */
-    private static RangeProfile measured(RangeProfile own, List<Observed> seen) {
+    /**
+     * The quantiles of the trees' means, mixed into the usual pair; the rare pair stays as far outside it. A count whose
+     * limits would then span no whole number keeps its own.
+     */
+    private static RangeProfile measured(NumberScale scale, RangeProfile own, List<Observed> seen) {
         if (seen.size() < FEWEST_FOR_A_RANGE) {
             return own;
         }
@@ -98,11 +102,12 @@ record LearntProfiles(DiagnosticCharacter character, Map<String, Integer> trees)
         Range range = own.range();
         double low = range.usuallyLow() + mix * (quantile(means, 0.05) - range.usuallyLow());
         double high = range.usuallyHigh() + mix * (quantile(means, 0.95) - range.usuallyHigh());
-        return new RangeProfile(new Range(
+        var learnt = new Range(
                 low - (range.usuallyLow() - range.rarelyLow()),
                 low,
                 high,
-                high + (range.rarelyHigh() - range.usuallyHigh())));
+                high + (range.rarelyHigh() - range.usuallyHigh()));
+        return scale.isCount() && !learnt.holdsWholeNumber() ? own : new RangeProfile(learnt);
     }
 
     /**

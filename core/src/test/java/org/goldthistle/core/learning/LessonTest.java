@@ -172,6 +172,27 @@ class LessonTest {
         assertThat(twelve.trees()).containsOnly(Map.entry("a", 12));
     }
 
+    @Test
+    void a_count_keeps_limits_that_span_a_whole_number() {
+        GroupSheet counted = Sheets.sheet(
+                TAXA,
+                Sheets.character("lobes")
+                        .numbers(Measure.COUNT)
+                        .range("a", 5, 5, 5, 5)
+                        .range("b", 7, 7, 7, 7)
+                        .range("c", 9, 9, 9, 9)
+                        .build());
+        List<VerifiedTree> trees = new ArrayList<>();
+        for (int t = 0; t < 20; t++) {
+            Evidence evidence = Evidence.of(counted, Sheets.wildInJune(), List.of(Sheets.measured("lobes", 5.0, 6.0)));
+            trees.add(VerifiedTree.of(GroupModel.of(counted), "t" + t, evidence, "a", Tier.RECORD, Optional.empty()));
+        }
+
+        LearntProfiles learnt = LearntProfiles.of(counted, counted.characters().get(0), trees); // 5.25 throughout
+
+        assertThat(learnt.character()).isEqualTo(counted.characters().get(0));
+    }
+
     private static List<VerifiedTree> lengths(int trees) {
         List<VerifiedTree> all = new ArrayList<>();
         for (int t = 0; t < trees; t++) {
