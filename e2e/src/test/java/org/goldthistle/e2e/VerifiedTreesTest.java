@@ -51,6 +51,7 @@ class VerifiedTreesTest extends BrowserTest {
                 .first()
                 .click();
         lead.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("tree \\d+")))
+                .filter(new Locator.FilterOptions().setHasText("agreed")) // the open ones may still stand there
                 .first()
                 .click();
         Locator stands = region(lead, "What stands");
