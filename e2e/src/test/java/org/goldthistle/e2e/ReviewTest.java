@@ -34,6 +34,8 @@ class ReviewTest extends BrowserTest {
                 bench = await put(`/readings/${crypto.randomUUID()}`,
                   { character, states: Array(8).fill(state), certainty: 'sure', notSeen: false })
               }
+              const sheet = await (await fetch(`/api/sheets/${bench.sheetVersionId}`)).json()
+              for (const { id } of sheet.gate) await put(`/gate/${crypto.randomUUID()}`, { item: id, mark: 'fits' })
               await put(`/determinations/${crypto.randomUUID()}`, { outcome, taxonId: taxon, note: 'seen by day',
                 confirming: [], reasons: {}, voucher: 'twig 11', readingIds: bench.readings.map((one) => one.id) })
             }""";
