@@ -106,7 +106,7 @@ export function effectWords(bench: Bench, check: string | undefined): string {
 }
 
 function noneWords(bench: Bench): string {
-  const others = bench.noneOnTree.length - 1
+  const others = bench.noneOnTree.length
   return others > 0
     ? `None on this tree: ${counted(others, 'more check')} closed for this visit.`
     : 'None on this tree: nothing is weighed.'

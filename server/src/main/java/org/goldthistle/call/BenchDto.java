@@ -3,8 +3,10 @@ package org.goldthistle.call;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.goldthistle.core.balance.Weight;
 import org.goldthistle.core.hybrid.Ancestry;
 import org.goldthistle.core.plan.NextChecks;
@@ -44,7 +46,8 @@ import org.springframework.lang.Nullable;
  * @param suggested the checks that are still worth making today, the best first
  * @param outOfSeason ids of the characters that cannot be read in this month
  * @param notAtThisStage ids of those that no tree of this stage bears
- * @param noneOnTree ids of those that are not asked for, since the tree bears none of what they are read from
+ * @param noneOnTree ids of those, not read and open otherwise, that are not asked for, since the tree bears none of
+ *     what they are read from
  * @param dulled ids of the characters that count a quarter, since the observer lacks what they ask for
  * @param cautionRead whether the observer has read what wounding this tree means
  * @param determinations of every observer, the newest first; in a blind reading the observer's own alone
@@ -101,6 +104,16 @@ record BenchDto(
         List<DiagnosticCharacter> characters = call.sheet().sheet().characters();
         Context visit = assessment.evidence().context();
         Unseen unseen = assessment.evidence().unseen();
+        List<ReadingDto> readings = call.counting().stream()
+                .filter(entry -> !call.isToBeLookedForAgain(entry))
+                .map(entry -> new ReadingDto(entry.getId(), call.reading(entry), entry.recordedAt()))
+                .toList();
+        Set<String> read =
+                readings.stream().map(one -> one.reading().character()).collect(Collectors.toSet());
+        Predicate<DiagnosticCharacter> inSeason = one -> Weight.isInSeason(one, visit.month());
+        Predicate<DiagnosticCharacter> atStage = one -> one.borne(visit.stage()) > 0;
+        Predicate<DiagnosticCharacter> barren =
+                one -> unseen.isBarren(one.organ(), visit.month()) && !read.contains(one.id());
         return new BenchDto(
                 BenchTree.of(tree),
                 call.sheet().id(),
@@ -108,10 +121,7 @@ record BenchDto(
                 newest.version() > call.sheet().version() ? newest.version() : null,
                 call.circumstances(),
                 call.gate().stream().map(GateMarkDto::of).toList(),
-                call.counting().stream()
-                        .filter(entry -> !call.isToBeLookedForAgain(entry))
-                        .map(entry -> new ReadingDto(entry.getId(), call.reading(entry), entry.recordedAt()))
-                        .toList(),
+                readings,
                 call.photos(),
                 Figures.of(assessment),
                 View.all(call),
@@ -131,9 +141,9 @@ record BenchDto(
                 NextChecks.suggested(assessment.offered()).stream()
                         .map(SuggestedCheck::of)
                         .toList(),
-                ids(characters, one -> !Weight.isInSeason(one, visit.month())),
-                ids(characters, one -> one.borne(visit.stage()) == 0),
-                ids(characters, one -> unseen.isBarren(one.organ(), visit.month())),
+                ids(characters, inSeason.negate()),
+                ids(characters, atStage.negate()),
+                ids(characters, inSeason.and(atStage).and(barren)),
                 ids(characters, one -> visit.lacksFor(one.effort())),
                 call.cautionRead(),
                 determinations,
