@@ -3,9 +3,16 @@ package org.goldthistle;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Properties;
+import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -66,6 +73,57 @@ class ApiDocumentTest extends ServerTest {
         assertThat(silent)
                 .as("say it in the Javadoc, or once in api-words.properties")
                 .isEmpty();
+    }
+
+    @Test
+    void every_word_of_the_list_says_something() throws IOException {
+        var words = new Properties();
+        try (Reader list = new InputStreamReader(
+                getClass().getResourceAsStream("/api-words.properties"), StandardCharsets.UTF_8)) {
+            words.load(list);
+        }
+        Set<String> said = new HashSet<>();
+        document.path("components")
+                .path("schemas")
+                .properties()
+                .forEach(schema -> schema.getValue()
+                        .path("properties")
+                        .properties()
+                        .forEach(field -> {
+                            String means = field.getValue().path("description").asText();
+                            said.add(schema.getKey() + "." + field.getKey() + "=" + means);
+                            said.add(field.getKey() + "=" + means);
+                        }));
+        operations()
+                .forEach(one -> one.says()
+                        .path("parameters")
+                        .forEach(parameter -> said.add(parameter.path("name").asText() + "="
+                                + parameter.path("description").asText())));
+
+        List<String> unsaid = words.stringPropertyNames().stream()
+                .filter(key -> !said.contains(key + "=" + words.getProperty(key)))
+                .toList();
+
+        assertThat(unsaid).as("take it out of api-words.properties").isEmpty();
+    }
+
+    @Test
+    void whatever_writes_may_be_refused_and_so_may_what_is_asked_for_amiss() {
+        assertThat(document.at("/paths/~1api~1surveys~1{surveyId}~1review~1{caseId}~1taken/put/responses")
+                        .properties())
+                .extracting(Map.Entry::getKey)
+                .contains("403", "409", "422")
+                .doesNotContain("413");
+        for (Operation one : operations()) {
+            boolean asks = !one.says().path("parameters").isEmpty();
+            boolean reads = one.address().startsWith("get ");
+            assertThat(one.says().path("responses").has("422"))
+                    .as(one.address())
+                    .isEqualTo(asks || !reads);
+            assertThat(one.says().path("responses").has("409"))
+                    .as(one.address())
+                    .isEqualTo(!reads);
+        }
     }
 
     @Test

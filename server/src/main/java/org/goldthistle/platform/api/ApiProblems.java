@@ -18,6 +18,7 @@ import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.customizers.OperationCustomizer;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.method.HandlerMethod;
 
 /** Tells with every operation how it refuses: all of them as problem details (RFC 9457). */
@@ -31,7 +32,9 @@ class ApiProblems implements OperationCustomizer, OpenApiCustomizer {
     public Operation customize(Operation operation, HandlerMethod handler) {
         boolean named = operation.getParameters() != null
                 && operation.getParameters().stream().anyMatch(one -> "path".equals(one.getIn()));
-        boolean writes = operation.getRequestBody() != null;
+        boolean writes = !handler.hasMethodAnnotation(GetMapping.class);
+        boolean asks =
+                operation.getParameters() != null && !operation.getParameters().isEmpty();
         refuse(operation, "400", "What was sent cannot be read");
         if (handler.hasMethodAnnotation(ForAnybody.class)) {
             operation.setSecurity(List.of());
@@ -48,7 +51,11 @@ class ApiProblems implements OperationCustomizer, OpenApiCustomizer {
         }
         if (writes) {
             refuse(operation, "409", "It does not go with what is stored; what is kept now may come with it");
+        }
+        if (operation.getRequestBody() != null) {
             refuse(operation, "413", "It is larger than is taken");
+        }
+        if (writes || asks) {
             refuse(operation, "422", "It breaks a rule, each of which is named");
         }
         refuse(operation, "429", "Too much was asked for at once; send it again");
