@@ -1,7 +1,7 @@
+import { STAGES } from '../../ui/words'
 import { Factors } from './Factors'
 import type { Multipliers } from './sheetFile'
 
-const STAGES = ['seedling', 'sapling', 'pole', 'mature']
 const WIDTH = 240
 const HEIGHT = 70
 const LEFT = 46

@@ -8,12 +8,11 @@ import { Drawing } from '../../ui/Drawing'
 import { Mark } from '../../ui/Mark'
 import { Notice } from '../../ui/Notice'
 import { PageTitle } from '../../ui/PageTitle'
-import { MONTHS, monthName } from '../../ui/words'
+import { MONTHS, monthName, STAGES } from '../../ui/words'
 import { separationQuery } from './queries'
 import { RibbonCell } from './RibbonCell'
 
 const MOST_CHARACTERS = 8 // that find room on one page
-const STAGES = ['seedling', 'sapling', 'pole', 'mature'] as const
 
 /** One page of A4 to take along in the rain: gate, best characters of a month, boxes to tick; it folds to A5. */
 export function FieldCard({ sheet }: { readonly sheet: Sheet }) {

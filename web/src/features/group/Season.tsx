@@ -6,11 +6,11 @@ import { Mark } from '../../ui/Mark'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { PageTitle } from '../../ui/PageTitle'
-import { monthName } from '../../ui/words'
+import { monthName, STAGES } from '../../ui/words'
 import { seasonQuery } from './queries'
 import { Strangers } from './Strangers'
 
-const STAGES = ['seedling', 'sapling', 'pole', 'mature'].map((stage) => ({ value: stage, text: stage }))
+const STAGE_OPTIONS = STAGES.map((stage) => ({ value: stage, text: stage }))
 const SCHOOLS = [
   { value: 'sheet', text: 'the sheet' },
   { value: 'field-marks', text: 'field marks' },
@@ -46,7 +46,7 @@ export function Season({ sheet }: { readonly sheet: Sheet }) {
         that is named wrongly; the rest stays open.
       </p>
       <div className="my-3 flex flex-wrap items-end gap-3">
-        <OneOf label="Stage" options={STAGES} value={stage} onChange={setStage} />
+        <OneOf label="Stage" options={STAGE_OPTIONS} value={stage} onChange={setStage} />
         <OneOf label="Weights" options={SCHOOLS} value={school} onChange={setSchool} />
         <OneOf label="Wounding checks" options={WOUNDS} value={wounds} onChange={setWounds} />
       </div>

@@ -9,7 +9,7 @@ import { Mark } from '../../ui/Mark'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { PageTitle } from '../../ui/PageTitle'
-import { MONTHS, monthName, monthRuns } from '../../ui/words'
+import { MONTHS, monthName, monthRuns, STAGES } from '../../ui/words'
 import { type Entry, wordsOfReading } from '../call/entries'
 import { separationQuery } from './queries'
 import { RibbonCell } from './RibbonCell'
@@ -24,7 +24,6 @@ const STATIONS = [
   { value: 'lens', text: 'lens' },
   { value: 'cut', text: 'knife' },
 ] as const
-const STAGES = ['seedling', 'sapling', 'pole', 'mature'] as const
 const SCHOOLS = [
   { value: 'sheet', text: 'the sheet' },
   { value: 'field-marks', text: 'field marks' },

@@ -14,6 +14,7 @@ import java.util.concurrent.TimeUnit;
 import org.goldthistle.account.AccountService;
 import org.goldthistle.account.Role;
 import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.core.balance.ModelConstants;
 import org.goldthistle.core.learning.Lesson;
 import org.goldthistle.core.learning.Proposal;
 import org.goldthistle.core.learning.VerifiedTree;
@@ -68,7 +69,7 @@ public class Lessons {
                 .map(sheet -> LessonsDto.GroupLesson.of(
                         sheet, byGroup.get(sheet.sheet().id())))
                 .toList();
-        return new LessonsDto(groups, fileDtos(observer, byGroup), LessonsDto.fewest());
+        return new LessonsDto(groups, fileDtos(observer, byGroup), ModelConstants.FEWEST_VERIFIED);
     }
 
     private List<LessonsDto.FileDto> fileDtos(SignedInObserver observer, Map<String, List<KnownTree>> byGroup) {

@@ -6,7 +6,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.goldthistle.core.balance.ModelConstants;
 import org.goldthistle.core.learning.Reliability;
 import org.goldthistle.library.StoredSheet;
 import org.springframework.lang.Nullable;
@@ -127,8 +126,4 @@ record LessonsDto(List<GroupLesson> groups, List<FileDto> files, int needed) {
             String addedBy,
             Instant addedAt,
             boolean mine) {}
-
-    static int fewest() {
-        return ModelConstants.FEWEST_VERIFIED;
-    }
 }
