@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import type { LessonChoice } from '../../api/codes'
 import { wordsOf } from '../../api/problem'
 import type { Proposals as Proposed, SheetChange } from '../../api/types'
 import { Button } from '../../ui/Button'
@@ -9,7 +10,7 @@ import { counted } from '../../ui/words'
 import { begin, takeProposal } from '../draft/queries'
 import { proposalsQuery } from './queries'
 
-const CHOICES: Readonly<Record<string, string>> = {
+const CHOICES: Readonly<Record<LessonChoice, string>> = {
   weights: 'other weights',
   profiles: 'other profiles',
   both: 'other profiles, and weights for them',
@@ -56,10 +57,8 @@ function Trials({ it }: { readonly it: Proposed }) {
             className={`rounded-plain border px-3 py-1 ${trial.choice === it.choice ? 'border-ink bg-gold-wash' : 'border-line'}`}
           >
             <b>{trial.choice}</b>: log loss <span className="figure">{trial.after.toFixed(3)}</span> instead
-            of <span className="figure">{trial.before.toFixed(3)}</span>{' '}
-            <span className="text-quiet">
-              ({change(trial.after - trial.before)} ± {trial.standardError.toFixed(3)})
-            </span>
+            of <span className="figure">{trial.before.toFixed(3)}</span> ({change(trial.after - trial.before)}{' '}
+            ± {trial.standardError.toFixed(3)})
           </li>
         ))}
       </ul>
