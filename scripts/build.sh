@@ -11,12 +11,12 @@ inputs_of() {
     cd "$ROOT"
     { javac -version; node -v; } 2>&1
     find pom.xml "$@" \
-      \( -name target -o -name node_modules -o -name test -o -name schema.d.ts \) -prune -o -type f -print0 |
+      \( -name target -o -name node_modules -o -name test -o -name schema.ts \) -prune -o -type f -print0 |
       LC_ALL=C sort -z | xargs -0 sha256sum
   ) | sha256sum | cut -d' ' -f1
 }
 
-build_inputs() { inputs_of core formats server web; }
+build_inputs() { inputs_of core call formats server web; }
 
 # run_batch COMMAND ARGUMENT...: the core on the command line, built when something it is made of changed
 run_batch() {
@@ -49,11 +49,22 @@ with_test_database() {
   pg_database test-postgres goldthistle_test fresh
   pg_database test-postgres goldthistle_e2e fresh
   pg_environment test-postgres goldthistle_test
+  GOLDTHISTLE_TEST_ADMIN=$(cat "$(pg_home test-postgres)/admin.pass")
+  export GOLDTHISTLE_TEST_ADMIN
   export GOLDTHISTLE_E2E_DATABASE_URL="jdbc:postgresql://127.0.0.1:$(pg_port test-postgres)/goldthistle_e2e"
   export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
   PLAYWRIGHT_NODEJS_PATH=$(command -v node)
   export PLAYWRIGHT_NODEJS_PATH
   "$@"
+}
+
+# start_test_database: the tests' cluster, left running, and what they are told of it: for an IDE that runs a class
+start_test_database() {
+  pg_start test-postgres fast >&2
+  pg_database test-postgres goldthistle_test fresh >&2
+  pg_environment test-postgres goldthistle_test
+  echo "GOLDTHISTLE_TEST_ADMIN=$(cat "$(pg_home test-postgres)/admin.pass")"
+  env | grep -E '^SPRING_(DATASOURCE|FLYWAY)_'
 }
 
 # run_tests [NAME]: every test, or those of a module or of a class
@@ -92,7 +103,7 @@ format_sources() {
 }
 
 write_openapi() {
-  with_test_database maven -pl server -am test -Dtest=OpenApiDriftTest -Dsurefire.failIfNoSpecifiedTests=false \
+  with_test_database maven -pl server -am test -Dtest=ProblemsOfOperationsTest,OpenApiDriftTest -Dsurefire.failIfNoSpecifiedTests=false \
     -Dgoldthistle.openapi.write=true -Dexec.skip -Dspotless.check.skip -Dcheckstyle.skip
   say "web/openapi.json is written"
 }

@@ -108,22 +108,53 @@ class ApiDocumentTest extends ServerTest {
     }
 
     @Test
-    void whatever_writes_may_be_refused_and_so_may_what_is_asked_for_amiss() {
-        assertThat(document.at("/paths/~1api~1surveys~1{surveyId}~1review~1{caseId}~1taken/put/responses")
-                        .properties())
-                .extracting(Map.Entry::getKey)
-                .contains("403", "409", "422")
-                .doesNotContain("413");
+    void every_answer_that_refuses_lists_the_problems_that_it_can_have() {
+        JsonNode signing =
+                document.at("/paths/~1api~1surveys~1{surveyId}~1trees~1{treeId}~1determinations~1{determinationId}"
+                        + "/put/responses");
+        assertThat(signing.at("/422/x-problem-types").toString())
+                .contains("/problems/not-signable", "/problems/reason-without-reading");
+        assertThat(signing.at("/409/x-problem-types").toString())
+                .contains("/problems/readings-changed", "/problems/survey-closed");
+        assertThat(signing.at("/404/description").asText())
+                .contains("`/problems/no-such-tree`: The survey has no such tree");
         for (Operation one : operations()) {
-            boolean asks = !one.says().path("parameters").isEmpty();
             boolean reads = one.address().startsWith("get ");
-            assertThat(one.says().path("responses").has("422"))
+            assertThat(one.says().path("responses").has("409") || reads)
                     .as(one.address())
-                    .isEqualTo(asks || !reads);
-            assertThat(one.says().path("responses").has("409"))
-                    .as(one.address())
-                    .isEqualTo(!reads);
+                    .isTrue();
+            for (Map.Entry<String, JsonNode> answer :
+                    one.says().path("responses").properties()) {
+                if (answer.getKey().matches("[45].*")) {
+                    assertThat(answer.getValue().path("x-problem-types"))
+                            .as("%s %s", one.address(), answer.getKey())
+                            .isNotEmpty();
+                }
+            }
         }
+    }
+
+    @Test
+    void every_closed_choice_is_an_enum_whose_codes_are_told() {
+        JsonNode schemas = document.at("/components/schemas");
+        List<String> silent = new ArrayList<>();
+        for (Map.Entry<String, JsonNode> schema : schemas.properties()) {
+            for (JsonNode code : schema.getValue().path("enum")) {
+                if (!schema.getValue().path("description").asText().matches("(?s).*`" + code.asText() + "`: \\S.*")) {
+                    silent.add(schema.getKey() + " " + code.asText());
+                }
+            }
+        }
+
+        assertThat(silent).as("say it in the enum's Javadoc").isEmpty();
+        assertThat(schemas.at("/LifeStage/enum").toString())
+                .isEqualTo("[\"seedling\",\"sapling\",\"pole\",\"mature\"]");
+        assertThat(schemas.at("/Circumstances/properties/stage/$ref").asText()).endsWith("/LifeStage");
+        assertThat(schemas.at("/Circumstances/properties/habitat/items/$ref").asText())
+                .endsWith("/Habitat");
+        assertThat(schemas.at("/NewReading/properties/certainty/oneOf/0/$ref").asText())
+                .endsWith("/Certainty");
+        assertThat(schemas.at("/SurveyDto/properties/school").toString()).contains("/School");
     }
 
     @Test
@@ -142,7 +173,9 @@ class ApiDocumentTest extends ServerTest {
             JsonNode answers = one.says().path("responses");
             boolean forAnybody = one.says().path("security").isArray()
                     && one.says().path("security").isEmpty();
-            assertThat(answers.has("401")).as(one.address()).isNotEqualTo(forAnybody);
+            assertThat(answers.at("/401/x-problem-types").toString().contains("not-signed-in"))
+                    .as(one.address())
+                    .isNotEqualTo(forAnybody);
             for (Map.Entry<String, JsonNode> answer : answers.properties()) {
                 if (answer.getKey().startsWith("4")) {
                     assertThat(answer.getValue()

@@ -28,6 +28,20 @@ class ArchitectureTest {
             .resideOutsideOfPackages("org.goldthistle.core..", "java.lang..", "java.util..");
 
     @ArchTest
+    static final ArchRule a_call_knows_the_core_alone_so_that_a_browser_can_run_it = noClasses()
+            .that()
+            .resideInAPackage("org.goldthistle.call..")
+            .should()
+            .dependOnClassesThat()
+            .resideOutsideOfPackages(
+                    "org.goldthistle.call..",
+                    "org.goldthistle.core..",
+                    "java.lang..",
+                    "java.util..",
+                    "java.time..",
+                    "jakarta.annotation..");
+
+    @ArchTest
     static final ArchRule formats_know_no_spring = noClasses()
             .that()
             .resideInAPackage("org.goldthistle.formats..")

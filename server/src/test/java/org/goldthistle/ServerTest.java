@@ -9,10 +9,12 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Consumer;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.context.TestConfiguration;
@@ -23,11 +25,12 @@ import org.springframework.context.annotation.Primary;
 import org.springframework.core.env.Environment;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.SingleConnectionDataSource;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
 
 /**
  * The whole server over HTTP on a real PostgreSQL, with the demo's data and a clock that the test holds. One context
- * serves all test classes; each test works on trees of its own. Run by {@code ./goldthistle test}, which starts the
- * database.
+ * serves all test classes; each class has a database of its own, and each test works on trees of its own.
  */
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
@@ -38,6 +41,7 @@ import org.springframework.jdbc.datasource.SingleConnectionDataSource;
             "goldthistle.hash-cost=4" // else the tests would mostly hash
         })
 @Import(ServerTest.HeldClock.class)
+@ExtendWith(FreshDatabase.class)
 public abstract class ServerTest {
     protected static final String PASSPHRASE = "kettle-moss-test";
 
@@ -55,6 +59,18 @@ public abstract class ServerTest {
 
     @LocalServerPort
     private int port;
+
+    @DynamicPropertySource
+    static void database(DynamicPropertyRegistry settings) {
+        for (String of : List.of("datasource", "flyway")) {
+            for (String what : List.of("url", of.equals("flyway") ? "user" : "username", "password")) {
+                String name = "spring." + of + "." + what;
+                settings.add(
+                        name,
+                        () -> TestPostgres.setting(name.toUpperCase(Locale.ROOT).replace('.', '_')));
+            }
+        }
+    }
 
     @BeforeEach
     void wind_the_clock_back() {
@@ -173,7 +189,6 @@ public abstract class ServerTest {
                 group);
     }
 
-    /** The address of a tree of the plot Kettle Moss 07 in the survey that all observers share. */
     /** Marks everything that the tree's group shares as fitting, as a record and a control ask for. */
     protected static void markGate(Caller caller, String treePath) {
         String sheet = caller.get(treePath + "/bench")
@@ -188,6 +203,7 @@ public abstract class ServerTest {
         }
     }
 
+    /** The address of a tree of the plot Kettle Moss 07 in the survey that all observers share. */
     protected static String treePath(int tag) {
         return surveyPath() + "/trees/" + demoId("tree " + demoId("plot Kettle Moss 07") + " " + tag);
     }

@@ -17,6 +17,7 @@ import org.goldthistle.audit.Place;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.goldthistle.platform.Turn;
 import org.goldthistle.platform.Turns;
 import org.springframework.beans.factory.ObjectProvider;
@@ -110,7 +111,7 @@ public class AccountService {
         if (!wait.isZero()) {
             long seconds = wait.plusMillis(999).truncatedTo(ChronoUnit.SECONDS).toSeconds();
             throw Problem.tooMany(
-                    "locked-out",
+                    ProblemType.LOCKED_OUT,
                     "Too many wrong passphrases for " + callSign + ". Wait " + seconds
                             + " seconds, then try again; on a"
                             + " device on which you have signed in before, nobody else's tries count.");
@@ -119,7 +120,8 @@ public class AccountService {
         boolean fits = fits(passphrase, observer.map(Observer::passphraseHash).orElse(nobodysHash));
         if (observer.isEmpty() || !fits || observer.get().disabledAt() != null) {
             throw Problem.unknownCaller(
-                    "wrong-passphrase", "Call sign and passphrase do not belong together. Check both and try again.");
+                    ProblemType.WRONG_PASSPHRASE,
+                    "Call sign and passphrase do not belong together. Check both and try again.");
         }
         int failures = guard.succeeded(callSign, counted);
         if (encoder.upgradeEncoding(observer.get().passphraseHash())) {
@@ -155,7 +157,8 @@ public class AccountService {
 
     private static Problem busy() {
         return Problem.tooMany(
-                "busy", "Too many sign in at once. Nothing is wrong with what you typed; try again in a moment.");
+                ProblemType.BUSY,
+                "Too many sign in at once. Nothing is wrong with what you typed; try again in a moment.");
     }
 
     /** Every observer by call sign. */
@@ -167,8 +170,8 @@ public class AccountService {
     Observer observer(UUID id) {
         return observers
                 .findById(id)
-                .orElseThrow(
-                        () -> Problem.missing("no-such-observer", "There is no such observer. Nothing was changed."));
+                .orElseThrow(() -> Problem.missing(
+                        ProblemType.NO_SUCH_OBSERVER, "There is no such observer. Nothing was changed."));
     }
 
     /**
@@ -180,7 +183,7 @@ public class AccountService {
     Observer changeRole(UUID id, String role, UUID leadId) {
         Role asked = Coded.find(Role.values(), role)
                 .orElseThrow(() -> Problem.unfit(
-                        "no-such-role",
+                        ProblemType.NO_SUCH_ROLE,
                         "A role is " + Coded.codes(Role.values()) + ", but \"" + role + "\" was sent. Nothing was"
                                 + " changed."));
         oneAtATime();
@@ -278,7 +281,7 @@ public class AccountService {
     void requireShared(UUID id, UUID leadId) {
         if (!isFor(id, leadId)) {
             throw Problem.forbidden(
-                    "not-your-crew",
+                    ProblemType.NOT_YOUR_CREW,
                     "You share no survey with " + observer(id).callSign() + ", so a lead who does answers for them."
                             + " Nothing was changed.");
         }
@@ -296,7 +299,7 @@ public class AccountService {
         boolean isLead = observer.signedIn().role() == Role.LEAD && observer.disabledAt() == null;
         if (isLead && observers.countByRoleAndDisabledAtIsNull(Role.LEAD.code()) < 2) {
             throw Problem.unfit(
-                    "last-lead",
+                    ProblemType.LAST_LEAD,
                     observer.callSign() + " is the only lead, and somebody must keep surveys and people. Nothing was"
                             + " changed; make somebody else a lead first.");
         }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 
 /**
  * What a call sign may be: letters of one script that can be seen and told from those of everybody else. Look-alikes are
@@ -41,7 +42,7 @@ final class CallSigns {
                 && tidy.codePoints().noneMatch(sign -> Character.getType(sign) == Character.FORMAT);
         if (tidy.isEmpty() || tidy.length() > LONGEST || !visible || ONE_SCRIPT.failsChecks(tidy)) {
             throw Problem.unfit(
-                    "unfit-call-sign",
+                    ProblemType.UNFIT_CALL_SIGN,
                     "A call sign is made of letters of one script that can be seen, " + LONGEST
                             + " at most. Nothing was changed; choose another one.");
         }
@@ -49,7 +50,7 @@ final class CallSigns {
                 taken.stream().filter(one -> isAlike(one, tidy)).findFirst();
         if (alike.isPresent()) {
             throw Problem.conflict(
-                    "call-sign-taken",
+                    ProblemType.CALL_SIGN_TAKEN,
                     alike.get().equalsIgnoreCase(tidy)
                             ? "The call sign " + tidy
                                     + " belongs to somebody already. Nobody was let in; choose another one."

@@ -6,6 +6,7 @@ import java.util.UUID;
 import org.goldthistle.audit.AuditTrail;
 import org.goldthistle.audit.Place;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -41,7 +42,7 @@ class HouseRules {
     public void changeIdle(int minutes, UUID leadId) {
         if (minutes < SHORTEST_IDLE || minutes > LONGEST_IDLE) {
             throw Problem.unfit(
-                    "unfit-idle-limit",
+                    ProblemType.UNFIT_IDLE_LIMIT,
                     "A session may lie still for " + SHORTEST_IDLE + " minutes to 30 days, but " + minutes
                             + " minutes were sent. Nothing was changed.");
         }

@@ -10,6 +10,7 @@ import org.goldthistle.audit.AuditTrail;
 import org.goldthistle.audit.Place;
 import org.goldthistle.core.Coded;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.goldthistle.platform.Sha256;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -50,7 +51,7 @@ class InvitationService {
     String invite(UUID id, String callSign, String role, List<UUID> surveyIds, UUID leadId) {
         Role asked = Coded.find(Role.values(), role)
                 .orElseThrow(() -> Problem.unfit(
-                        "no-such-role",
+                        ProblemType.NO_SUCH_ROLE,
                         "A role is " + Coded.codes(Role.values()) + ", but \"" + role + "\" was sent. Nobody was"
                                 + " invited."));
         accounts.oneAtATime();
@@ -80,7 +81,7 @@ class InvitationService {
         Invitation kept = invitations.findById(fresh.id()).orElse(fresh);
         if (!kept.isSameAs(fresh)) {
             throw Problem.conflict(
-                    "id-taken",
+                    ProblemType.ID_TAKEN,
                     "The id of this invitation belongs to another one, which was kept as it is. Make another one.");
         }
         return kept;
@@ -88,7 +89,7 @@ class InvitationService {
 
     private String renewed(Invitation invitation, String what, UUID leadId) {
         if (invitation.isUsed()) {
-            throw Problem.conflict("id-taken", "This invitation has been used already. Make another one.");
+            throw Problem.conflict(ProblemType.ID_TAKEN, "This invitation has been used already. Make another one.");
         }
         byte[] bytes = new byte[TOKEN_BYTES];
         random.nextBytes(bytes);
@@ -112,7 +113,7 @@ class InvitationService {
         Optional<Invitation> there = invitations.findById(id).filter(one -> !one.isUsed());
         if (there.isPresent() && !there.get().madeBy().equals(leadId)) {
             throw Problem.forbidden(
-                    "not-yours", "Another lead made this invitation, so they take it back. It was kept.");
+                    ProblemType.NOT_YOURS, "Another lead made this invitation, so they take it back. It was kept.");
         }
         there.ifPresent(one -> {
             invitations.delete(one);
@@ -131,7 +132,7 @@ class InvitationService {
                 .findByTokenSha256(Sha256.of(token))
                 .filter(one -> one.isGood(clock.instant()))
                 .orElseThrow(() -> Problem.missing(
-                        "no-such-invitation",
+                        ProblemType.NO_SUCH_INVITATION,
                         "This link does not work: it was used already, taken back, or is older than "
                                 + Invitation.GOOD_FOR.toDays() + " days. Ask your lead for another one."));
     }

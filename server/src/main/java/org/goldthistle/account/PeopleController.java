@@ -7,6 +7,7 @@ import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.goldthistle.core.CodeOf;
 import org.goldthistle.platform.ForLeads;
 import org.springframework.http.HttpStatus;
 import org.springframework.lang.Nullable;
@@ -106,7 +107,7 @@ class PeopleController {
     record IdleBody(@NotNull Integer minutes) {}
 
     /** The code of a role. */
-    record RoleBody(@NotNull String role) {}
+    record RoleBody(@NotNull @CodeOf(Role.class) String role) {}
 
     /** Whether they are kept from signing in. */
     record DisabledBody(@NotNull Boolean disabled) {}
@@ -114,7 +115,7 @@ class PeopleController {
     /** Whom to invite, as what, to which surveys of the lead's own. */
     record InvitationBody(
             @NotBlank @Size(max = 80) String callSign,
-            @NotNull String role,
+            @NotNull @CodeOf(Role.class) String role,
             @NotNull List<@NotNull UUID> surveyIds) {}
 
     /** The secret of a link, told this once: the page is /welcome with it behind a #. */
@@ -127,7 +128,7 @@ class PeopleController {
     record PersonDto(
             UUID id,
             String callSign,
-            String role,
+            @CodeOf(Role.class) String role,
             Instant createdAt,
             @Nullable Instant disabledAt,
             boolean yours) {
@@ -143,7 +144,8 @@ class PeopleController {
     }
 
     /** A link that was not used yet; resets: it is for a new passphrase. */
-    record InvitationDto(UUID id, String callSign, String role, boolean resets, Instant expiresAt) {
+    record InvitationDto(
+            UUID id, String callSign, @CodeOf(Role.class) String role, boolean resets, Instant expiresAt) {
         static InvitationDto of(Invitation invitation) {
             return new InvitationDto(
                     invitation.id(),

@@ -18,11 +18,13 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.goldthistle.core.CodeOf;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.platform.ForAnybody;
 import org.goldthistle.platform.ForObservers;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -108,7 +110,7 @@ class SessionController {
         for (String code : body.lacking()) {
             lacking.add(Coded.find(Faculty.values(), code)
                     .orElseThrow(() -> Problem.unfit(
-                            "no-such-faculty",
+                            ProblemType.NO_SUCH_FACULTY,
                             "What can be lacking is " + Coded.codes(Faculty.values()) + ", but \"" + code
                                     + "\" was sent. Nothing was changed.")));
         }
@@ -167,12 +169,17 @@ class SessionController {
             @NotBlank @Size(max = 72) String passphrase) {}
 
     /** Codes of what the observer lacks. */
-    record LackingDto(@NotNull List<@NotNull String> lacking) {}
+    record LackingDto(@NotNull @CodeOf(Faculty.class) List<@NotNull String> lacking) {}
 
     /**
      * The observer as the browser sees them, with the codes of what they lack.
      *
      * @param notices what they are to know of their own account, in words; those of failed tries come once, at signing in
      */
-    record ObserverDto(UUID id, String callSign, String role, List<String> lacking, List<String> notices) {}
+    record ObserverDto(
+            UUID id,
+            String callSign,
+            @CodeOf(Role.class) String role,
+            @CodeOf(Faculty.class) List<String> lacking,
+            List<String> notices) {}
 }

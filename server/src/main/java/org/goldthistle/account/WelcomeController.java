@@ -3,6 +3,7 @@ package org.goldthistle.account;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
+import org.goldthistle.core.CodeOf;
 import org.goldthistle.platform.ForAnybody;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -47,5 +48,5 @@ class WelcomeController {
             @NotBlank @Size(max = 72) String passphrase) {}
 
     /** Whom a link is for; resets: it is for a new passphrase. */
-    record GuestDto(String callSign, String role, boolean resets) {}
+    record GuestDto(String callSign, @CodeOf(Role.class) String role, boolean resets) {}
 }

@@ -5,7 +5,6 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
-import org.goldthistle.call.ArchivedCall;
 import org.goldthistle.core.balance.GroupModel;
 import org.goldthistle.core.balance.Outcomes;
 import org.goldthistle.core.sheet.DiagnosticCharacter;

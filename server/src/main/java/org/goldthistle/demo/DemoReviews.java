@@ -9,8 +9,6 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
-import org.goldthistle.call.ArchivedCall;
-import org.goldthistle.call.CallArchive;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.LifeStage;
 import org.goldthistle.library.LibraryService;

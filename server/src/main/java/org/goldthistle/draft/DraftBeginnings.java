@@ -4,11 +4,13 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import java.util.UUID;
+import org.goldthistle.call.StoredSheet;
+import org.goldthistle.core.Coded;
 import org.goldthistle.formats.GroupSheetJson;
 import org.goldthistle.formats.GroupSheetWriter;
 import org.goldthistle.library.LibraryService;
-import org.goldthistle.library.StoredSheet;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.springframework.stereotype.Component;
 
 /** What a draft begins with: a version to change, a copy, a region's figures, nothing, or a file. */
@@ -24,20 +26,19 @@ class DraftBeginnings {
 
     /** @throws Problem if there is nothing it could be begun from, or something that it needs was not said */
     Draft.Beginning asked(NewDraft asked) {
-        return switch (asked.from()) {
-            case "change" -> {
+        DraftStart from = Coded.find(DraftStart.values(), asked.from())
+                .orElseThrow(() -> Problem.unfit(
+                        ProblemType.NO_SUCH_BEGINNING,
+                        "A draft is begun from " + Coded.codes(DraftStart.values()) + ", but \"" + asked.from()
+                                + "\" was sent. Nothing was begun."));
+        return switch (from) {
+            case CHANGE -> {
                 StoredSheet sheet = library.find(given(asked.versionId(), "versionId"));
                 yield change(sheet, GroupSheetWriter.text(sheet.sheet()));
             }
-            case "copy" -> new Draft.Beginning(null, given(asked.versionId(), "versionId"), null, renamed(asked));
-            case "region" ->
-                new Draft.Beginning(null, asked.versionId(), standsAlone(asked.versionId()), renamed(asked));
-            case "scratch" -> new Draft.Beginning(null, null, null, skeleton(asked));
-            default ->
-                throw Problem.unfit(
-                        "no-such-beginning",
-                        "A draft is begun from change, copy, region or scratch, but \"" + asked.from()
-                                + "\" was sent. Nothing was begun.");
+            case COPY -> new Draft.Beginning(null, given(asked.versionId(), "versionId"), null, renamed(asked));
+            case REGION -> new Draft.Beginning(null, asked.versionId(), standsAlone(asked.versionId()), renamed(asked));
+            case SCRATCH -> new Draft.Beginning(null, null, null, skeleton(asked));
         };
     }
 
@@ -60,7 +61,7 @@ class DraftBeginnings {
         UUID given = given(versionId, "versionId");
         if (library.originalOf(given).isPresent()) {
             throw Problem.unfit(
-                    "regional-already",
+                    ProblemType.REGIONAL_ALREADY,
                     "This sheet is one of a region itself. Nothing was begun; begin from its original.");
         }
         return given;
@@ -91,7 +92,8 @@ class DraftBeginnings {
 
     private static <T> T given(T value, String key) {
         if (value == null) {
-            throw Problem.unfit("incomplete", "A draft that is begun like this needs " + key + ". Nothing was begun.");
+            throw Problem.unfit(
+                    ProblemType.INCOMPLETE, "A draft that is begun like this needs " + key + ". Nothing was begun.");
         }
         return value;
     }

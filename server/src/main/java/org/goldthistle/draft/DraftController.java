@@ -16,8 +16,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.call.StoredSheet;
+import org.goldthistle.core.CodeOf;
+import org.goldthistle.core.learning.Proposal;
+import org.goldthistle.core.sheet.LifeStage;
+import org.goldthistle.core.sheet.School;
 import org.goldthistle.library.ChangeDto;
-import org.goldthistle.library.StoredSheet;
 import org.goldthistle.platform.ForReviewers;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -141,8 +145,8 @@ class DraftController {
     @ForReviewers
     DraftSeasons.DraftSeasonDto showDraftSeason(
             @PathVariable UUID draftId,
-            @RequestParam(defaultValue = "mature") String stage,
-            @RequestParam(required = false) String school,
+            @RequestParam(defaultValue = "mature") @CodeOf(LifeStage.class) String stage,
+            @RequestParam(required = false) @CodeOf(School.class) String school,
             @RequestParam(defaultValue = "false") boolean wounding) {
         return seasons.of(draftId, stage, Optional.ofNullable(school), wounding);
     }
@@ -198,7 +202,7 @@ class DraftController {
     record TakenProposal(
             @NotNull UUID surveyId,
             @NotNull String character,
-            @NotNull String kind) {}
+            @NotNull @CodeOf(Proposal.Kind.class) String kind) {}
 
     /**
      * Why a version is made.

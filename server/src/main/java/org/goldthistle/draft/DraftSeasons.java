@@ -2,9 +2,9 @@ package org.goldthistle.draft;
 
 import java.util.Optional;
 import java.util.UUID;
+import org.goldthistle.call.StoredSheet;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.library.SeasonDto;
-import org.goldthistle.library.StoredSheet;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 

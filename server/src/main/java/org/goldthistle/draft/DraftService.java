@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.goldthistle.account.AccountService;
 import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.call.StoredSheet;
 import org.goldthistle.core.Refusal;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.core.balance.GroupModel;
@@ -27,8 +28,8 @@ import org.goldthistle.formats.GroupSheetJson;
 import org.goldthistle.formats.GroupSheetWriter;
 import org.goldthistle.learning.Lessons;
 import org.goldthistle.library.LibraryService;
-import org.goldthistle.library.StoredSheet;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.goldthistle.platform.Turn;
 import org.goldthistle.platform.Turns;
 import org.goldthistle.platform.Utf8;
@@ -135,7 +136,7 @@ class DraftService {
             sheet = GroupSheetJson.readStrictly(says);
         } catch (RefusedException broken) {
             throw Problem.unfit(
-                    "not-a-sheet",
+                    ProblemType.NOT_A_SHEET,
                     "This file is no sheet that can be taken in: " + places(broken.refusals())
                             + ". Nothing of it was taken; correct it and send it again.",
                     broken.refusals());
@@ -146,7 +147,7 @@ class DraftService {
         }
         if (drafts.findByOwnerIdAndGroupId(observer.id(), sheet.id()).isPresent()) {
             throw Problem.conflict(
-                    "draft-already",
+                    ProblemType.DRAFT_ALREADY,
                     "You have a draft of " + sheet.title() + " already. Nothing of the file was taken; save or discard"
                             + " your draft first.");
         }
@@ -179,7 +180,7 @@ class DraftService {
             draft.change(GroupSheetWriter.text(sheet), clock.instant());
         } catch (RefusedException unfit) {
             throw Problem.unfit(
-                    "matrix-does-not-fit",
+                    ProblemType.MATRIX_DOES_NOT_FIT,
                     "This table does not fit the draft: " + places(unfit.refusals())
                             + ". Nothing of it was taken over; correct it and send it again.",
                     unfit.refusals());
@@ -202,7 +203,7 @@ class DraftService {
             throw tooLarge();
         }
         if (!sheet.isObject()) {
-            throw Problem.unfit("not-a-sheet", "A sheet is an object in { }. Nothing was changed.");
+            throw Problem.unfit(ProblemType.NOT_A_SHEET, "A sheet is an object in { }. Nothing was changed.");
         }
         if (draft.revision() != revision) {
             if (tree(draft.body()).equals(sheet)) {
@@ -216,7 +217,7 @@ class DraftService {
 
     static Problem tooLarge() {
         return Problem.unfit(
-                "file-too-large",
+                ProblemType.FILE_TOO_LARGE,
                 "This is larger than 5 MB, and no sheet needs that much. Nothing of it was taken; send a sheet or a"
                         + " table of one group.");
     }
@@ -234,7 +235,7 @@ class DraftService {
         Proposal proposal = Optional.ofNullable(draft.groupId())
                 .flatMap(group -> lessons.proposal(taken.surveyId(), group, taken.character(), taken.kind(), observer))
                 .orElseThrow(() -> Problem.conflict(
-                        "not-proposed",
+                        ProblemType.NOT_PROPOSED,
                         "The verified trees do not speak for this change any more. Nothing was taken over; open the page"
                                 + " again to see what they say now."));
         JsonNode sheet = tree(draft.body());
@@ -257,7 +258,8 @@ class DraftService {
             }
         }
         throw Problem.unfit(
-                "no-such-character", "Your draft has no character \"" + id + "\" any more. Nothing was taken over.");
+                ProblemType.NO_SUCH_CHARACTER,
+                "Your draft has no character \"" + id + "\" any more. Nothing was taken over.");
     }
 
     /** Throws a draft away. */
@@ -313,7 +315,7 @@ class DraftService {
         }
         if (newest.sheet().equals(sheet)) {
             throw Problem.unfit(
-                    "nothing-changed",
+                    ProblemType.NOTHING_CHANGED,
                     "This is what version " + newest.version() + " says already. No version was made; change something"
                             + " first, or discard the draft.");
         }
@@ -324,7 +326,7 @@ class DraftService {
 
     private static Problem unfit(List<Refusal> refusals) {
         return Problem.unfit(
-                "not-a-sheet",
+                ProblemType.NOT_A_SHEET,
                 "The draft cannot be saved yet: " + places(refusals)
                         + ". It is kept as it is; correct it and save again.",
                 refusals);
@@ -358,14 +360,14 @@ class DraftService {
     private Draft find(UUID id) {
         return drafts.findById(id)
                 .orElseThrow(() -> Problem.missing(
-                        "no-such-draft",
+                        ProblemType.NO_SUCH_DRAFT,
                         "There is no such draft; it was saved or discarded. Look at the versions of its group."));
     }
 
     private static Draft own(Draft draft, SignedInObserver observer) {
         if (!draft.ownerId().equals(observer.id())) {
             throw Problem.forbidden(
-                    "draft-of-another", "This draft is another's. You can read it; nothing was changed.");
+                    ProblemType.DRAFT_OF_ANOTHER, "This draft is another's. You can read it; nothing was changed.");
         }
         return draft;
     }

@@ -7,11 +7,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Consumer;
-import org.goldthistle.call.StoredCall;
-import org.goldthistle.call.StoredCalls;
+import org.goldthistle.call.StoredSheet;
+import org.goldthistle.core.CodeOf;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.RefusedException;
-import org.goldthistle.library.StoredSheet;
+import org.goldthistle.entry.StoredCall;
+import org.goldthistle.entry.StoredCalls;
 import org.goldthistle.sight.Scope;
 import org.goldthistle.sight.Sights;
 import org.springframework.lang.Nullable;
@@ -34,7 +35,7 @@ class Effects {
     }
 
     /** How a call reads differently, the gravest first. */
-    enum Effect implements Coded {
+    enum Kind implements Coded {
         /** Something that was read is not known any more. */
         UNREADABLE("unreadable"),
         /** Another taxon leads. */
@@ -50,7 +51,7 @@ class Effects {
 
         private final String code;
 
-        Effect(String code) {
+        Kind(String code) {
             this.code = code;
         }
 
@@ -81,10 +82,10 @@ class Effects {
      * @param why it cannot be; null: it can
      */
     record EffectRow(
-            String effect,
+            @CodeOf(Effects.Kind.class) String effect,
             StoredCall.Whose whose,
-            StoredCall.Standing before,
-            @Nullable StoredCall.Standing after,
+            StoredCall.Result before,
+            @Nullable StoredCall.Result after,
             @Nullable String why) {
         double moved() {
             return after == null ? 1 : Math.abs(after.share() - before.share());
@@ -101,18 +102,18 @@ class Effects {
         StoredSheet changed = drafts.sheetOf(draftId);
         String group = changed.sheet().id();
         int total = calls.count(group, observerId);
-        Map<Effect, Integer> counts = new EnumMap<>(Effect.class);
+        Map<Kind, Integer> counts = new EnumMap<>(Kind.class);
         List<EffectRow> worst = new ArrayList<>();
         calls.read(group, observerId, some -> {
             some.parallelStream().map(call -> row(call, changed)).toList().forEach(row -> {
-                Effect effect = Coded.find(Effect.values(), row.effect()).orElseThrow();
+                Kind effect = Coded.find(Kind.values(), row.effect()).orElseThrow();
                 counts.merge(effect, 1, Integer::sum);
-                if (effect != Effect.SAME) {
+                if (effect != Kind.SAME) {
                     worst.add(row);
                 }
             });
-            worst.sort(Comparator.<EffectRow, Effect>comparing(
-                            row -> Coded.find(Effect.values(), row.effect()).orElseThrow())
+            worst.sort(Comparator.<EffectRow, Kind>comparing(
+                            row -> Coded.find(Kind.values(), row.effect()).orElseThrow())
                     .thenComparing(Comparator.comparingDouble(EffectRow::moved).reversed())
                     .thenComparing(row -> row.whose().plot())
                     .thenComparing(row -> row.whose().tag()));
@@ -123,7 +124,7 @@ class Effects {
             tell.accept(new EffectsDto(done, total, null, null));
         });
         Map<String, Integer> byCode = new java.util.LinkedHashMap<>();
-        for (Effect effect : Effect.values()) {
+        for (Kind effect : Kind.values()) {
             byCode.put(effect.code(), counts.getOrDefault(effect, 0));
         }
         int read = counts.values().stream().mapToInt(Integer::intValue).sum();
@@ -135,22 +136,22 @@ class Effects {
     }
 
     private static EffectRow row(StoredCall call, StoredSheet changed) {
-        StoredCall.Standing before = call.asRead();
+        StoredCall.Result before = call.asRead();
         try {
-            StoredCall.Standing after = call.on(changed);
+            StoredCall.Result after = call.on(changed);
             return new EffectRow(effect(before, after).code(), call.whose(), before, after, null);
         } catch (RefusedException unfit) {
-            return new EffectRow(Effect.UNREADABLE.code(), call.whose(), before, null, unfit.getMessage());
+            return new EffectRow(Kind.UNREADABLE.code(), call.whose(), before, null, unfit.getMessage());
         }
     }
 
-    private static Effect effect(StoredCall.Standing before, StoredCall.Standing after) {
+    private static Kind effect(StoredCall.Result before, StoredCall.Result after) {
         if (!before.taxon().equals(after.taxon())) {
-            return Effect.LEAD;
+            return Kind.LEAD;
         }
         if (before.signable() != after.signable()) {
-            return after.signable() ? Effect.GAINED : Effect.LOST;
+            return after.signable() ? Kind.GAINED : Kind.LOST;
         }
-        return Math.abs(after.share() - before.share()) >= WORTH_TELLING ? Effect.FIGURES : Effect.SAME;
+        return Math.abs(after.share() - before.share()) >= WORTH_TELLING ? Kind.FIGURES : Kind.SAME;
     }
 }

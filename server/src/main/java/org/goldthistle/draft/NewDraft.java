@@ -2,6 +2,7 @@ package org.goldthistle.draft;
 
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
+import org.goldthistle.core.CodeOf;
 import org.springframework.lang.Nullable;
 
 /**
@@ -15,7 +16,7 @@ import org.springframework.lang.Nullable;
  * @param region where the new sheet's figures hold; null for a change
  */
 record NewDraft(
-        @NotNull String from,
+        @NotNull @CodeOf(DraftStart.class) String from,
         @Nullable UUID versionId,
         @Nullable String groupId,
         @Nullable String title,

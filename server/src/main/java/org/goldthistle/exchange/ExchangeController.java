@@ -8,7 +8,9 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.core.CodeOf;
 import org.goldthistle.exchange.ImportDto.ColumnDto;
+import org.goldthistle.formats.TextEncoding;
 import org.goldthistle.platform.ForObservers;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -173,7 +175,7 @@ class ExchangeController {
     }
 
     /** The name of an encoding. */
-    record EncodingBody(@NotNull String encoding) {}
+    record EncodingBody(@NotNull @CodeOf(TextEncoding.class) String encoding) {}
 
     /** What the columns hold; a heading that is left out is not taken over. */
     record ColumnsBody(@NotNull List<@NotNull @Valid ColumnDto> columns) {}

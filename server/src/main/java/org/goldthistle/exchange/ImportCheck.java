@@ -84,7 +84,11 @@ class ImportCheck {
         double size = Math.max(1, (long) file.get("size_bytes"));
         AtomicLong fetched = new AtomicLong();
         long rows = 0;
-        try (RowFile content = files.rows(importId, (String) file.get("format"), encoding, fetched::set)) {
+        try (RowFile content = files.rows(
+                importId,
+                Coded.find(FileFormat.values(), (String) file.get("format")).orElseThrow(),
+                encoding,
+                fetched::set)) {
             List<Object[]> good = new ArrayList<>();
             for (Optional<FileRow> row = content.next(); row.isPresent(); row = content.next()) {
                 SurveyRecord read = sort(importId, row.get(), reader, rules, good, problems);

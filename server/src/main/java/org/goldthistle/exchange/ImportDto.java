@@ -3,6 +3,9 @@ package org.goldthistle.exchange;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.goldthistle.core.CodeOf;
+import org.goldthistle.formats.SurveyField;
+import org.goldthistle.formats.TextEncoding;
 import org.springframework.lang.Nullable;
 
 /**
@@ -26,10 +29,10 @@ import org.springframework.lang.Nullable;
 record ImportDto(
         UUID id,
         String name,
-        String format,
-        String encoding,
-        List<String> encodings,
-        String state,
+        FileFormat format,
+        @CodeOf(TextEncoding.class) String encoding,
+        @CodeOf(TextEncoding.class) List<String> encodings,
+        ImportState state,
         List<String> headings,
         List<List<String>> sample,
         List<ColumnDto> columns,
@@ -51,12 +54,12 @@ record ImportDto(
      */
     record ColumnDto(
             String heading,
-            String field,
+            @CodeOf(SurveyField.class) String field,
             @Nullable String unit,
             @Nullable Boolean sure) {}
 
     /** What a heading can be taken for, and the units in which that may be given, ours first. */
-    record FieldDto(String field, List<String> units) {}
+    record FieldDto(@CodeOf(SurveyField.class) String field, List<String> units) {}
 
     /** A file that was stored, with what it brought. */
     record StoredDto(UUID id, String name, int plots, int trees, Instant storedAt) {}

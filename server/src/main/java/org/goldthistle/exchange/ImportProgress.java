@@ -47,9 +47,9 @@ class ImportProgress {
 
     /** Notes that it ended, and how. */
     @Transactional(propagation = Propagation.REQUIRES_NEW)
-    public void end(UUID importId, String state, String told) {
+    public void end(UUID importId, ImportState state, String told) {
         jdbc.sql("update import_file set state = ?, told = ?, stop_asked = false, alive_at = ? where id = ?")
-                .params(state, told, Timestamp.from(clock.instant()), importId)
+                .params(state.code(), told, Timestamp.from(clock.instant()), importId)
                 .update();
     }
 

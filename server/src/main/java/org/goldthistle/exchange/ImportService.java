@@ -19,6 +19,7 @@ import org.goldthistle.formats.RowFile;
 import org.goldthistle.formats.SurveyField;
 import org.goldthistle.formats.TextEncoding;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.goldthistle.platform.Turn;
 import org.goldthistle.platform.Turns;
 import org.goldthistle.survey.SurveyService;
@@ -84,15 +85,17 @@ class ImportService {
                 .update();
         try {
             long size = files.keep(importId, content);
-            String format =
-                    files.firstCharacter(importId).filter(one -> one == '{').isPresent() ? "geojson" : "csv";
+            FileFormat format =
+                    files.firstCharacter(importId).filter(one -> one == '{').isPresent()
+                            ? FileFormat.GEOJSON
+                            : FileFormat.CSV;
             jdbc.sql("update import_file set format = ?, size_bytes = ? where id = ?")
-                    .params(format, size, importId)
+                    .params(format.code(), size, importId)
                     .update();
-            readAs(importId, format, format.equals("csv") ? files.encoding(importId) : TextEncoding.UTF_8);
+            readAs(importId, format, format == FileFormat.CSV ? files.encoding(importId) : TextEncoding.UTF_8);
         } catch (IOException | RefusedException unreadable) {
             throw Problem.unfit(
-                    "unreadable-file",
+                    ProblemType.UNREADABLE_FILE,
                     "This file cannot be read: " + unreadable.getMessage() + ". Nothing was kept; mend the file and"
                             + " send it again.");
         }
@@ -113,22 +116,22 @@ class ImportService {
         requireNotStored(kept);
         TextEncoding asked = Coded.find(TextEncoding.values(), encoding)
                 .orElseThrow(() -> Problem.unfit(
-                        "no-such-encoding",
+                        ProblemType.NO_SUCH_ENCODING,
                         "A table is read as " + Coded.codes(TextEncoding.values()) + ", but \"" + encoding
                                 + "\" was sent. Nothing was changed."));
         try {
             readAs(importId, kept.format(), asked);
         } catch (IOException | RefusedException unreadable) {
             throw Problem.unfit(
-                    "unreadable-file",
+                    ProblemType.UNREADABLE_FILE,
                     "Read as " + encoding + ", this file makes no sense: " + unreadable.getMessage()
                             + ". It stays as it was; choose another encoding.");
         }
-        change(importId, "sent");
+        change(importId, ImportState.SENT);
         return view.of(surveyId, importId, observerId);
     }
 
-    private void readAs(UUID importId, String format, TextEncoding encoding) throws IOException {
+    private void readAs(UUID importId, FileFormat format, TextEncoding encoding) throws IOException {
         List<String> headings = headings(importId, format, encoding);
         jdbc.sql("update import_file set encoding = ?, headings = ?, mapping = ?::jsonb, problem_count = 0,"
                         + " odd_median = null where id = ?")
@@ -139,9 +142,9 @@ class ImportService {
                 .update();
     }
 
-    private List<String> headings(UUID importId, String format, TextEncoding encoding) throws IOException {
+    private List<String> headings(UUID importId, FileFormat format, TextEncoding encoding) throws IOException {
         try (RowFile rows = files.rows(importId, format, encoding, read -> {})) {
-            if (format.equals("geojson")) {
+            if (format == FileFormat.GEOJSON) {
                 Optional<FileRow> row = rows.next();
                 while (row.isPresent()) { // every feature may have properties of its own
                     row = rows.next();
@@ -180,7 +183,7 @@ class ImportService {
         requireIdle(kept);
         requireNotStored(kept);
         requireColumns(columns);
-        change(importId, "checking");
+        change(importId, ImportState.CHECKING);
         jdbc.sql("update import_file set mapping = ?::jsonb where id = ?")
                 .params(text(columns), importId)
                 .update();
@@ -194,13 +197,13 @@ class ImportService {
         turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.ENTRY, importId));
         surveys.requireOpen(surveyId, observerId);
         SentFile kept = sent.own(surveyId, importId, observerId);
-        if (!kept.state().equals("checked") || kept.problems() > 0) {
+        if (kept.state() != ImportState.CHECKED || kept.problems() > 0) {
             throw Problem.conflict(
-                    "not-checked",
+                    ProblemType.NOT_CHECKED,
                     "Only a file that was checked and has no problem is stored, since it is stored whole or not at"
                             + " all. Nothing was stored; mend the file or its columns, and check it again.");
         }
-        change(importId, "storing");
+        change(importId, ImportState.STORING);
         worker.storeAfterwards(importId, observerId);
         return view.of(surveyId, importId, observerId);
     }
@@ -226,11 +229,12 @@ class ImportService {
         turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.ENTRY, importId));
         surveys.requireOpen(surveyId, observerId);
         SentFile kept = sent.own(surveyId, importId, observerId);
-        if (kept.state().equals("taken-back")) {
+        if (kept.state() == ImportState.TAKEN_BACK) {
             return view.of(surveyId, importId, observerId); // sent twice
         }
-        if (!kept.state().equals("stored")) {
-            throw Problem.conflict("not-stored", "Only a file that was stored can be taken back. Nothing was changed.");
+        if (kept.state() != ImportState.STORED) {
+            throw Problem.conflict(
+                    ProblemType.NOT_STORED, "Only a file that was stored can be taken back. Nothing was changed.");
         }
         undo.run(importId, surveyId, observerId, kept.name());
         return view.of(surveyId, importId, observerId);
@@ -274,14 +278,15 @@ class ImportService {
     private static void requireIdle(SentFile kept) {
         if (kept.isAtWork()) {
             throw Problem.conflict(
-                    "still-at-work",
+                    ProblemType.STILL_AT_WORK,
                     "This file is still being worked on. Nothing was changed; wait, or stop it first.");
         }
     }
 
     private static void requireNotStored(SentFile kept) {
         if (kept.wasStored()) {
-            throw Problem.conflict("is-stored", "This file is stored already. Nothing was changed; send it again.");
+            throw Problem.conflict(
+                    ProblemType.IS_STORED, "This file is stored already. Nothing was changed; send it again.");
         }
     }
 
@@ -293,23 +298,23 @@ class ImportService {
                     : field.units().contains(column.unit());
             if (!unitFits) {
                 throw Problem.unfit(
-                        "no-such-unit",
+                        ProblemType.NO_SUCH_UNIT,
                         "The column \"" + column.heading() + "\" holds " + field.code() + ", which is given in "
                                 + String.join(" or ", field.units()) + ". Nothing was checked; choose one of them.");
             }
         }
         if (columns.stream().noneMatch(column -> ImportWorker.field(column) == SurveyField.PLOT)) {
             throw Problem.unfit(
-                    "no-plot-column",
+                    ProblemType.NO_PLOT_COLUMN,
                     "No column is taken for the plot, and every row must name one. Nothing was checked; choose the"
                             + " column that holds the plot's code.");
         }
     }
 
-    private void change(UUID importId, String state) {
+    private void change(UUID importId, ImportState state) {
         jdbc.sql("update import_file set state = ?, share_done = 0, rows_done = 0, stop_asked = false, told = '',"
                         + " alive_at = ? where id = ?")
-                .params(state, Timestamp.from(clock.instant()), importId)
+                .params(state.code(), Timestamp.from(clock.instant()), importId)
                 .update();
     }
 

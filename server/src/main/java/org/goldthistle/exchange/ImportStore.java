@@ -5,6 +5,7 @@ import java.util.UUID;
 import org.goldthistle.audit.AuditTrail;
 import org.goldthistle.audit.Place;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -33,7 +34,7 @@ class ImportStore {
             inTransaction.executeWithoutResult(status -> store(importId, observerId));
         } catch (DataIntegrityViolationException overtaken) {
             throw Problem.conflict(
-                    "overtaken",
+                    ProblemType.OVERTAKEN,
                     "Somebody recorded a plot or a tree of this file after it was checked. Nothing of the file was"
                             + " stored; check it again to see which.");
         }

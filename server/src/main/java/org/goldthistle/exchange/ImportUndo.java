@@ -6,6 +6,7 @@ import java.util.UUID;
 import org.goldthistle.audit.AuditTrail;
 import org.goldthistle.audit.Place;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -36,7 +37,7 @@ class ImportUndo {
         List<String> touched = touched(importId);
         if (!touched.isEmpty()) {
             throw Problem.conflict(
-                    "import-touched",
+                    ProblemType.IMPORT_TOUCHED,
                     "This file cannot be taken back any more, since somebody went on with what it brought: "
                             + String.join(", ", touched.subList(0, Math.min(SHOWN, touched.size())))
                             + (touched.size() > SHOWN ? " and " + (touched.size() - SHOWN) + " more" : "")

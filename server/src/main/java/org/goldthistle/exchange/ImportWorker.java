@@ -10,6 +10,7 @@ import org.goldthistle.core.RefusedException;
 import org.goldthistle.exchange.ImportDto.ColumnDto;
 import org.goldthistle.formats.SurveyField;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -39,15 +40,15 @@ class ImportWorker {
 
     /** Checks a file once the transaction at hand has ended. */
     void checkAfterwards(UUID importId) {
-        afterwards(importId, "checked", () -> check.run(importId));
+        afterwards(importId, ImportState.CHECKED, () -> check.run(importId));
     }
 
     /** Stores a file once the transaction at hand has ended. */
     void storeAfterwards(UUID importId, UUID observerId) {
-        afterwards(importId, "stored", () -> store.run(importId, observerId));
+        afterwards(importId, ImportState.STORED, () -> store.run(importId, observerId));
     }
 
-    private void afterwards(UUID importId, String end, Work work) {
+    private void afterwards(UUID importId, ImportState end, Work work) {
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {
@@ -56,7 +57,7 @@ class ImportWorker {
         });
     }
 
-    private void doIt(UUID importId, String end, Work work) {
+    private void doIt(UUID importId, ImportState end, Work work) {
         if (!progress.begins(importId)) {
             return;
         }
@@ -64,19 +65,19 @@ class ImportWorker {
             work.run();
             progress.end(importId, end, "");
         } catch (ImportProgress.Stopped stopped) {
-            progress.end(importId, "stopped", "Stopped. Nothing of this file was stored.");
+            progress.end(importId, ImportState.STOPPED, "Stopped. Nothing of this file was stored.");
         } catch (RefusedException unreadable) {
             progress.end(
                     importId,
-                    "broken",
+                    ImportState.BROKEN,
                     "The file cannot be read any further: " + unreadable.getMessage() + ". Nothing of it was stored.");
         } catch (Problem problem) {
-            progress.end(importId, "broken", problem.getMessage());
+            progress.end(importId, ImportState.BROKEN, problem.getMessage());
         } catch (IOException | RuntimeException unforeseen) {
             LOG.error("import {} broke", importId, unforeseen);
             progress.end(
                     importId,
-                    "broken",
+                    ImportState.BROKEN,
                     "The server met something that it did not foresee. Nothing of this file was stored; check it"
                             + " again, and tell whoever runs the server if it happens again.");
         }
@@ -85,7 +86,7 @@ class ImportWorker {
     static SurveyField field(ColumnDto column) {
         return Coded.find(SurveyField.values(), column.field())
                 .orElseThrow(() -> Problem.unfit(
-                        "no-such-field",
+                        ProblemType.NO_SUCH_FIELD,
                         "A column holds " + Coded.codes(SurveyField.values()) + ", but \"" + column.field()
                                 + "\" was sent. Nothing was checked."));
     }

@@ -14,6 +14,7 @@ import org.goldthistle.formats.GeoJsonFile;
 import org.goldthistle.formats.RowFile;
 import org.goldthistle.formats.TextEncoding;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -43,7 +44,7 @@ class KeptFile {
             size += piece.length;
             if (size > LARGEST) {
                 throw Problem.unfit(
-                        "file-too-large",
+                        ProblemType.FILE_TOO_LARGE,
                         "The file is larger than " + LARGEST / PIECE + " MB. Nothing was kept; part it and import one"
                                 + " part after the other.");
             }
@@ -75,9 +76,9 @@ class KeptFile {
     }
 
     /** The rows of a kept file from its beginning; tells how many bytes were fetched so far. */
-    RowFile rows(UUID importId, String format, TextEncoding encoding, LongConsumer fetched) throws IOException {
+    RowFile rows(UUID importId, FileFormat format, TextEncoding encoding, LongConsumer fetched) throws IOException {
         InputStream content = open(importId, fetched);
-        return format.equals("csv") ? CsvFile.open(content, encoding) : GeoJsonFile.open(content);
+        return format == FileFormat.CSV ? CsvFile.open(content, encoding) : GeoJsonFile.open(content);
     }
 
     private InputStream open(UUID importId, LongConsumer fetched) {

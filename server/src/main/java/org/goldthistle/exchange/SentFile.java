@@ -1,6 +1,7 @@
 package org.goldthistle.exchange;
 
 import java.sql.Timestamp;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
@@ -21,9 +22,9 @@ record SentFile(
         UUID surveyId,
         UUID observerId,
         String name,
-        String format,
+        FileFormat format,
         TextEncoding encoding,
-        String state,
+        ImportState state,
         List<String> headings,
         List<ColumnDto> columns,
         long rowsDone,
@@ -34,7 +35,7 @@ record SentFile(
         @Nullable Integer oddMedian,
         String told,
         Timestamp aliveAt) {
-    private static final Set<String> AT_WORK = Set.of("checking", "storing");
+    private static final Set<ImportState> AT_WORK = EnumSet.of(ImportState.CHECKING, ImportState.STORING);
 
     /** Whether it is being checked or stored. */
     boolean isAtWork() {
@@ -43,6 +44,6 @@ record SentFile(
 
     /** Whether it was stored, taken back or not. */
     boolean wasStored() {
-        return state.equals("stored") || state.equals("taken-back");
+        return state == ImportState.STORED || state == ImportState.TAKEN_BACK;
     }
 }

@@ -14,6 +14,7 @@ import org.goldthistle.core.Coded;
 import org.goldthistle.exchange.ImportDto.ColumnDto;
 import org.goldthistle.formats.TextEncoding;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.goldthistle.survey.SurveyService;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -47,7 +48,8 @@ class SentFiles {
                         kept.surveyId().equals(surveyId) && kept.observerId().equals(observerId))
                 .map(this::buriedIfDead)
                 .orElseThrow(() -> Problem.missing(
-                        "no-such-import", "There is no such file on its way into this survey. Send it again."));
+                        ProblemType.NO_SUCH_IMPORT,
+                        "There is no such file on its way into this survey. Send it again."));
     }
 
     /** An instance that was killed leaves its work behind; nothing of it was stored. */
@@ -80,9 +82,9 @@ class SentFiles {
                 row.getObject("survey_id", UUID.class),
                 row.getObject("observer_id", UUID.class),
                 row.getString("name"),
-                row.getString("format"),
+                Coded.find(FileFormat.values(), row.getString("format")).orElseThrow(),
                 Coded.find(TextEncoding.values(), row.getString("encoding")).orElseThrow(),
-                row.getString("state"),
+                Coded.find(ImportState.values(), row.getString("state")).orElseThrow(),
                 List.of((String[]) row.getArray("headings").getArray()),
                 mapping == null ? List.of() : columns(mapping),
                 row.getLong("rows_done"),

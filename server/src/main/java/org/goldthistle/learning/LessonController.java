@@ -7,6 +7,7 @@ import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.platform.ForObservers;
 import org.goldthistle.platform.ForReviewers;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.goldthistle.platform.Utf8;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -89,12 +90,12 @@ class LessonController {
         byte[] content = request.getInputStream().readNBytes(VerifiedFiles.LARGEST + 1);
         if (content.length > VerifiedFiles.LARGEST) {
             throw Problem.unfit(
-                    "file-too-large",
+                    ProblemType.FILE_TOO_LARGE,
                     "This is larger than 5 MB. Nothing of it was taken; send the trees in several files.");
         }
         return Utf8.text(content)
                 .orElseThrow(() -> Problem.unfit(
-                        "not-text",
+                        ProblemType.NOT_TEXT,
                         "This file is no text in UTF-8. Nothing of it was taken; save it as UTF-8 and send it again."));
     }
 }

@@ -6,8 +6,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.goldthistle.call.StoredSheet;
 import org.goldthistle.core.learning.Reliability;
-import org.goldthistle.library.StoredSheet;
 import org.springframework.lang.Nullable;
 
 /**

@@ -3,13 +3,15 @@ package org.goldthistle.learning;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.goldthistle.call.StoredSheet;
+import org.goldthistle.core.CodeOf;
 import org.goldthistle.core.change.SheetDifference;
 import org.goldthistle.core.learning.Lesson;
 import org.goldthistle.core.learning.Proposal;
+import org.goldthistle.core.learning.Ruling;
 import org.goldthistle.core.learning.Trial;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.library.ChangeDto;
-import org.goldthistle.library.StoredSheet;
 import org.springframework.lang.Nullable;
 
 /**
@@ -25,10 +27,10 @@ import org.springframework.lang.Nullable;
 record ProposalsDto(
         String groupId,
         UUID versionId,
-        String ruling,
+        @CodeOf(Ruling.class) String ruling,
         int trees,
         List<TrialDto> trials,
-        @Nullable String choice,
+        @Nullable @CodeOf(Lesson.Choice.class) String choice,
         List<ProposalDto> proposals) {
 
     static ProposalsDto of(StoredSheet sheet, Lesson lesson) {
@@ -57,7 +59,12 @@ record ProposalsDto(
      * @param after with it
      * @param standardError of the mean difference
      */
-    record TrialDto(String choice, double before, double after, double standardError, String ruling) {
+    record TrialDto(
+            @CodeOf(Lesson.Choice.class) String choice,
+            double before,
+            double after,
+            double standardError,
+            @CodeOf(Ruling.class) String ruling) {
         static TrialDto of(Lesson.Choice choice, Trial trial) {
             return new TrialDto(
                     choice.code(),
@@ -77,7 +84,12 @@ record ProposalsDto(
      * @param lossAlone what it does to log loss when it is the only one taken, in nats; below 0 it falls
      */
     record ProposalDto(
-            String character, String name, String kind, List<ChangeDto> changes, int trees, double lossAlone) {
+            String character,
+            String name,
+            @CodeOf(Proposal.Kind.class) String kind,
+            List<ChangeDto> changes,
+            int trees,
+            double lossAlone) {
         static ProposalDto of(GroupSheet sheet, Proposal proposal) {
             GroupSheet with = sheet.withCharacters(sheet.characters().stream()
                     .map(one -> one.id().equals(proposal.now().id()) ? proposal.proposed() : one)

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.goldthistle.account.Role;
 import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.call.StoredSheet;
 import org.goldthistle.core.Refusal;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.core.learning.VerifiedTree;
@@ -17,8 +18,8 @@ import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.formats.Specimen;
 import org.goldthistle.formats.SpecimenJson;
 import org.goldthistle.library.LibraryService;
-import org.goldthistle.library.StoredSheet;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.goldthistle.platform.Turn;
 import org.goldthistle.platform.Turns;
 import org.springframework.stereotype.Service;
@@ -62,12 +63,14 @@ public class VerifiedFiles {
         if (there.isPresent()) {
             if (!there.get().body().equals(text) || !there.get().groupId().equals(groupId)) {
                 throw Problem.conflict(
-                        "id-taken", "The id of this file belongs to another one. Nothing was stored; send it anew.");
+                        ProblemType.ID_TAKEN,
+                        "The id of this file belongs to another one. Nothing was stored; send it anew.");
             }
             return;
         }
         if (!library.has(groupId)) {
-            throw Problem.unfit("no-such-group", "The library has no group \"" + groupId + "\". Nothing was stored.");
+            throw Problem.unfit(
+                    ProblemType.NO_SUCH_GROUP, "The library has no group \"" + groupId + "\". Nothing was stored.");
         }
         StoredSheet sheet = library.newest(groupId);
         List<VerifiedTree> trees;
@@ -75,7 +78,7 @@ public class VerifiedFiles {
             trees = read(sheet, text);
         } catch (RefusedException broken) {
             throw Problem.unfit(
-                    "not-verified-trees",
+                    ProblemType.NOT_VERIFIED_TREES,
                     "This file is no list of verified trees of " + sheet.sheet().title() + ": "
                             + places(broken.refusals())
                             + ". Nothing of it was taken; correct it and send it again.",
@@ -103,7 +106,7 @@ public class VerifiedFiles {
         files.findById(id).ifPresent(file -> {
             if (!file.addedBy().equals(observer.id()) && observer.role() != Role.LEAD) {
                 throw Problem.forbidden(
-                        "not-yours",
+                        ProblemType.NOT_YOURS,
                         "Somebody else added this file; they or a lead may take it out. Nothing was changed.");
             }
             files.delete(file);

@@ -9,24 +9,30 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.goldthistle.core.CodeOf;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.reading.Certainty;
+import org.goldthistle.core.sheet.Absence;
 import org.goldthistle.core.sheet.CautionTopic;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.Drawing;
 import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.sheet.LifeStage;
 import org.goldthistle.core.sheet.Material;
 import org.goldthistle.core.sheet.NumberScale;
+import org.goldthistle.core.sheet.Organ;
 import org.goldthistle.core.sheet.Position;
 import org.goldthistle.core.sheet.Profile;
 import org.goldthistle.core.sheet.Range;
 import org.goldthistle.core.sheet.RangeProfile;
 import org.goldthistle.core.sheet.School;
+import org.goldthistle.core.sheet.Sense;
 import org.goldthistle.core.sheet.State;
 import org.goldthistle.core.sheet.StateProfile;
 import org.goldthistle.core.sheet.StateScale;
 import org.goldthistle.core.sheet.Taxon;
+import org.goldthistle.core.sheet.Zone;
 import org.springframework.lang.Nullable;
 
 /**
@@ -56,9 +62,9 @@ record CharacterDto(
         String id,
         String name,
         String shortName,
-        String organ,
-        String zone,
-        String kind,
+        @CodeOf(Organ.class) String organ,
+        @CodeOf(Zone.class) String zone,
+        @CodeOf(CharacterKind.class) String kind,
         @Nullable String unit,
         @Nullable DrawingDto figure,
         List<StateDto> states,
@@ -71,19 +77,19 @@ record CharacterDto(
         Map<String, Double> borne,
         boolean mayBearNone,
         @Nullable String cluster,
-        String absence,
+        @CodeOf(Absence.class) String absence,
         int replicates,
         List<Double> looks,
         double minutes,
-        String harm,
+        @CodeOf(Harm.class) String harm,
         List<HazardDto> hazards,
         List<Integer> months,
         boolean materialMatters,
         boolean positionMatters,
-        @Nullable String assumedMaterial,
-        @Nullable String assumedPosition,
-        String assumedCertainty,
-        String sense,
+        @Nullable @CodeOf(Material.class) String assumedMaterial,
+        @Nullable @CodeOf(Position.class) String assumedPosition,
+        @CodeOf(Certainty.class) String assumedCertainty,
+        @CodeOf(Sense.class) String sense,
         boolean redGreen,
         String howTo,
         @Nullable String pitfall) {
@@ -183,7 +189,7 @@ record CharacterDto(
     }
 
     /** A caution that applies while checking. */
-    record HazardDto(String topic, String text) {}
+    record HazardDto(@CodeOf(CautionTopic.class) String topic, String text) {}
 
     /**
      * What a character looks like in one taxon.

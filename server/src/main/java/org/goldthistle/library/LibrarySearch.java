@@ -3,6 +3,8 @@ package org.goldthistle.library;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
+import org.goldthistle.call.StoredSheet;
+import org.goldthistle.core.CodeOf;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.State;
@@ -35,7 +37,12 @@ class LibrarySearch {
      * @param characterId of a character, or the one that a state belongs to; null for a taxon
      * @param beside scientific name, station, or the state's character
      */
-    record Found(String groupId, String kind, @Nullable String characterId, String name, String beside) {}
+    record Found(
+            String groupId,
+            @CodeOf(NameKind.class) String kind,
+            @Nullable String characterId,
+            String name,
+            String beside) {}
 
     /** What fits what was typed, the best first. */
     @Transactional(readOnly = true)

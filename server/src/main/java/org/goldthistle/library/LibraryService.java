@@ -11,6 +11,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import org.goldthistle.call.StoredSheet;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.core.balance.GroupModel;
@@ -30,6 +31,7 @@ import org.goldthistle.formats.GroupSheetJson;
 import org.goldthistle.formats.GroupSheetWriter;
 import org.goldthistle.formats.RegionOverlayJson;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.goldthistle.platform.Sha256;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -157,7 +159,7 @@ public class LibraryService {
         return versions.newestId(groupId)
                 .map(this::find)
                 .orElseThrow(() -> Problem.missing(
-                        "no-such-group",
+                        ProblemType.NO_SUCH_GROUP,
                         "There is no sheet of the group \"" + groupId + "\" in the library. Nothing was changed."));
     }
 
@@ -170,7 +172,8 @@ public class LibraryService {
     public StoredSheet find(UUID versionId) {
         return Optional.ofNullable(ready.get(versionId))
                 .or(() -> versions.findById(versionId).map(this::prepared))
-                .orElseThrow(() -> Problem.missing("no-such-sheet", "The library has no such version of a sheet."));
+                .orElseThrow(() ->
+                        Problem.missing(ProblemType.NO_SUCH_SHEET, "The library has no such version of a sheet."));
     }
 
     /** The text of one version of a sheet, as a file. */
@@ -208,11 +211,12 @@ public class LibraryService {
         long known =
                 taxa.stream().filter(id -> stored.sheet().taxonIndex(id) >= 0).count();
         if (month < 1 || month > 12) {
-            throw Problem.unfit("no-such-month", "Month " + month + " was asked for. Choose one from 1 to 12.");
+            throw Problem.unfit(
+                    ProblemType.NO_SUCH_MONTH, "Month " + month + " was asked for. Choose one from 1 to 12.");
         }
         if (known < taxa.size() || known < 2) {
             throw Problem.unfit(
-                    "no-such-taxa",
+                    ProblemType.NO_SUCH_TAXA,
                     "It takes two or more taxa of this sheet, but " + taxa + " was asked for. Choose from its taxa.");
         }
         Context context = new Context(
@@ -295,7 +299,8 @@ public class LibraryService {
     private static <T extends Coded> T coded(T[] all, String code) {
         return Coded.find(all, code)
                 .orElseThrow(() -> Problem.unfit(
-                        "no-such-word", "\"" + code + "\" is none of " + Coded.codes(all) + ". Choose one of them."));
+                        ProblemType.NO_SUCH_WORD,
+                        "\"" + code + "\" is none of " + Coded.codes(all) + ". Choose one of them."));
     }
 
     private StoredSheet prepared(SheetVersion stored) {

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import org.goldthistle.call.StoredSheet;
 import org.goldthistle.core.plan.PlanTerms;
 import org.goldthistle.core.plan.Separability;
 import org.goldthistle.core.reading.Unseen;

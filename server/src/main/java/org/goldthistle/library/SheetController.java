@@ -7,8 +7,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
+import org.goldthistle.call.StoredSheet;
+import org.goldthistle.core.CodeOf;
 import org.goldthistle.core.plan.SeparatingPower;
 import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.LifeStage;
+import org.goldthistle.core.sheet.School;
 import org.goldthistle.formats.CharacterMatrix;
 import org.goldthistle.formats.GroupSheetJson;
 import org.goldthistle.platform.ForObservers;
@@ -53,8 +57,8 @@ class SheetController {
     List<SeparationDto> showSeparation(
             @PathVariable UUID versionId,
             @RequestParam int month,
-            @RequestParam String stage,
-            @RequestParam(required = false) String school,
+            @RequestParam @CodeOf(LifeStage.class) String stage,
+            @RequestParam(required = false) @CodeOf(School.class) String school,
             @RequestParam List<String> taxa) {
         return library
                 .separation(versionId, month, stage, Optional.ofNullable(school), new LinkedHashSet<>(taxa))
@@ -120,8 +124,8 @@ class SheetController {
     @ForObservers
     SeasonDto showSeason(
             @PathVariable UUID versionId,
-            @RequestParam(defaultValue = "mature") String stage,
-            @RequestParam(required = false) String school,
+            @RequestParam(defaultValue = "mature") @CodeOf(LifeStage.class) String stage,
+            @RequestParam(required = false) @CodeOf(School.class) String school,
             @RequestParam(defaultValue = "false") boolean wounding) {
         return library.season(versionId, stage, Optional.ofNullable(school), wounding);
     }

@@ -2,10 +2,15 @@ package org.goldthistle.library;
 
 import java.util.List;
 import java.util.UUID;
+import org.goldthistle.call.StoredSheet;
+import org.goldthistle.core.CodeOf;
 import org.goldthistle.core.sheet.Caution;
+import org.goldthistle.core.sheet.CautionTopic;
 import org.goldthistle.core.sheet.GateItem;
 import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.Standing;
 import org.goldthistle.core.sheet.Taxon;
+import org.goldthistle.core.sheet.TaxonOrigin;
 import org.springframework.lang.Nullable;
 
 /** A sheet version as the browser reads it. */
@@ -45,7 +50,12 @@ record SheetDto(
 
     /** One of the taxa that get mixed up. */
     record TaxonDto(
-            String id, String scientificName, String commonName, boolean hybrid, String origin, String standing) {
+            String id,
+            String scientificName,
+            String commonName,
+            boolean hybrid,
+            @CodeOf(TaxonOrigin.class) String origin,
+            @CodeOf(Standing.class) String standing) {
         static TaxonDto of(Taxon taxon) {
             return new TaxonDto(
                     taxon.id(),
@@ -82,7 +92,7 @@ record SheetDto(
     }
 
     /** What to be careful of. */
-    record CautionDto(String topic, String text) {
+    record CautionDto(@CodeOf(CautionTopic.class) String topic, String text) {
         static CautionDto of(Caution caution) {
             return new CautionDto(caution.topic().code(), caution.text());
         }

@@ -4,11 +4,13 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.goldthistle.core.CodeOf;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.key.WhichGroup;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.Trait;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.springframework.lang.Nullable;
 
 /**
@@ -23,13 +25,13 @@ record WhichDto(
         List<TraitDto> traits,
         List<String> remaining,
         List<RuledOut> ruledOut,
-        @Nullable String next) {
+        @Nullable @CodeOf(Trait.class) String next) {
 
     /** Something that anybody sees on a tree. */
-    record TraitDto(String trait, List<String> answers) {}
+    record TraitDto(@CodeOf(Trait.class) String trait, List<String> answers) {}
 
     /** A group that the tree does not belong to. */
-    record RuledOut(String groupId, String trait) {}
+    record RuledOut(String groupId, @CodeOf(Trait.class) String trait) {}
 
     static WhichDto of(WhichGroup which) {
         return new WhichDto(
@@ -59,7 +61,7 @@ record WhichDto(
                     && trait.get().answers().contains(parts[1]);
             if (!known || answers.put(trait.get(), parts[1]) != null) {
                 throw Problem.unfit(
-                        "no-such-look",
+                        ProblemType.NO_SUCH_LOOK,
                         "\"" + look + "\" is no first look, or the second one at the same thing. Give each trait once,"
                                 + " as trait:answer.");
             }

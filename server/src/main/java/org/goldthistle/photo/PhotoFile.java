@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 
 /**
  * A photo as it is kept.
@@ -62,7 +63,7 @@ public record PhotoFile(PhotoKind kind, byte[] content) {
 
     private static Problem unfit(String why) {
         return Problem.unfit(
-                "unfit-photo",
+                ProblemType.UNFIT_PHOTO,
                 "This file " + why
                         + ". It was not stored; your readings are kept. Choose a JPEG, PNG or WebP picture of"
                         + " up to 12 MB.");

@@ -1,2 +1,2 @@
-/** Photos as they come from a device: told by their content, and cleaned of where they were taken. */
+/** Photos of calls: told by their content, cleaned of where they were taken, kept. */
 package org.goldthistle.photo;

@@ -42,7 +42,8 @@ class EndpointGuard implements WebMvcConfigurer, HandlerInterceptor {
                 || method.hasMethodAnnotation(ForReviewers.class) && isOneOf(REVIEWER, LEAD)
                 || method.hasMethodAnnotation(ForLeads.class) && isOneOf(LEAD);
         if (!admitted) {
-            throw Problem.forbidden("not-yours-to-do", "Your role may not do this. Nothing was stored; ask your lead.");
+            throw Problem.forbidden(
+                    ProblemType.NOT_YOURS_TO_DO, "Your role may not do this. Nothing was stored; ask your lead.");
         }
     }
 

@@ -2,7 +2,6 @@ package org.goldthistle.platform;
 
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
-import java.util.Locale;
 import org.springframework.boot.web.servlet.error.ErrorController;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -20,10 +19,8 @@ class ErrorPage implements ErrorController {
         Object code = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
         HttpStatus known = code instanceof Integer number ? HttpStatus.resolve(number) : HttpStatus.NOT_FOUND;
         HttpStatus status = known == null ? HttpStatus.BAD_REQUEST : known;
-        ProblemDetail problem = Problem.detail(
-                status,
-                status.name().toLowerCase(Locale.ROOT).replace('_', '-'),
-                "This was refused before it was read: " + status.getReasonPhrase() + ". Nothing was stored.");
+        ProblemDetail problem = Problem.ofFramework(
+                status, "This was refused before it was read: " + status.getReasonPhrase() + ". Nothing was stored.");
         return ResponseEntity.status(status)
                 .contentType(MediaType.APPLICATION_PROBLEM_JSON)
                 .body(problem);

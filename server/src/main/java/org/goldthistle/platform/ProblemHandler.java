@@ -5,9 +5,9 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import java.net.URI;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.goldthistle.call.CallRefusedException;
 import org.goldthistle.core.RefusedException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -37,10 +37,19 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
         return problem.toDetail();
     }
 
+    /** What a call refuses says itself what was kept. */
+    @ExceptionHandler(CallRefusedException.class)
+    ProblemDetail callRefused(CallRefusedException refused) {
+        return (refused.isChangedSince()
+                        ? Problem.conflict(ProblemType.of(refused.type()), refused.getMessage())
+                        : Problem.unfit(ProblemType.of(refused.type()), refused.getMessage(), refused.refusals()))
+                .toDetail();
+    }
+
     /** What the rules of the job refuse and nobody told in other words. */
     @ExceptionHandler(RefusedException.class)
     ProblemDetail refused(RefusedException refused) {
-        return Problem.unfit("refused", refused).toDetail();
+        return Problem.unfit(ProblemType.REFUSED, refused).toDetail();
     }
 
     /** Two wrote the same at one instant: the one that came second is told so, and finds the first when it looks. */
@@ -52,7 +61,7 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
         LOG.warn("two wrote the same at one instant: {}", collided.getMessage());
         return Problem.detail(
                 HttpStatus.CONFLICT,
-                "at-one-instant",
+                ProblemType.AT_ONE_INSTANT,
                 "Somebody changed the same thing at the same moment. Nothing of this request was stored; look at it again,"
                         + " then send it again if it is still wanted.");
     }
@@ -67,7 +76,7 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
         LOG.error("unforeseen", unforeseen);
         return Problem.detail(
                 HttpStatus.INTERNAL_SERVER_ERROR,
-                "unforeseen",
+                ProblemType.UNFORESEEN,
                 "The server met something it did not foresee. Nothing of this request was stored; try again, and tell"
                         + " whoever runs the server if it happens again.");
     }
@@ -80,7 +89,7 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
             WebRequest request) {
         return answer(
                 HttpStatus.BAD_REQUEST,
-                "unreadable",
+                ProblemType.UNREADABLE,
                 "What was sent cannot be read: " + reason(unreadable)
                         + ". Nothing was stored; correct it and send again.",
                 headers,
@@ -96,29 +105,27 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
                 .collect(Collectors.joining("; "));
         return answer(
                 HttpStatus.BAD_REQUEST,
-                "incomplete",
+                ProblemType.INCOMPLETE,
                 "What was sent is not complete: " + fields + ". Nothing was stored; correct it and send again.",
                 headers,
                 request);
     }
 
-    /** What the framework refuses by itself has a type too: /problems/method-not-allowed. */
+    /** What the framework refuses by itself has a type too. */
     @Override
     protected ResponseEntity<Object> handleExceptionInternal(
             Exception refused, @Nullable Object body, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         ResponseEntity<Object> answer = super.handleExceptionInternal(refused, body, headers, status, request);
         if (answer != null && answer.getBody() instanceof ProblemDetail problem && NO_TYPE.equals(problem.getType())) {
             HttpStatus known = HttpStatus.resolve(problem.getStatus());
-            String name = known == null
-                    ? "refused"
-                    : known.name().toLowerCase(Locale.ROOT).replace('_', '-');
-            Problem.numbered(problem).setType(URI.create("/problems/" + name));
+            String code = known == null ? ProblemType.REFUSED.code() : Problem.codeOf(known);
+            Problem.numbered(problem).setType(Problem.address(code));
         }
         return answer;
     }
 
     private ResponseEntity<Object> answer(
-            HttpStatus status, String type, String detail, HttpHeaders headers, WebRequest request) {
+            HttpStatus status, ProblemType type, String detail, HttpHeaders headers, WebRequest request) {
         return createResponseEntity(Problem.detail(status, type, detail), headers, status, request);
     }
 

@@ -72,7 +72,7 @@ class SecurityConfiguration {
                                 response,
                                 null,
                                 Problem.unknownCaller(
-                                        "not-signed-in",
+                                        ProblemType.NOT_SIGNED_IN,
                                         "You are not signed in, or your session has ended. Nothing was stored; sign in"
                                                 + " and send again.")))
                 .accessDeniedHandler((request, response, denied) -> handlerExceptionResolver.resolveException(
@@ -80,7 +80,7 @@ class SecurityConfiguration {
                         response,
                         null,
                         Problem.forbidden(
-                                "forbidden",
+                                ProblemType.FORBIDDEN,
                                 "This was not allowed, or the page is too old to be trusted. Nothing was stored;"
                                         + " reload the page and send again."))));
         return http.build();

@@ -5,6 +5,7 @@ import java.time.Duration;
 import org.goldthistle.formats.NmeaFix;
 import org.goldthistle.platform.ForObservers;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.springframework.lang.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -30,12 +31,12 @@ class ReceiverController {
             return receiver.next(PATIENCE)
                     .map(fix -> FixDto.of(fix, configuration.isSimulated()))
                     .orElseThrow(() -> Problem.conflict(
-                            "no-fix",
+                            ProblemType.NO_FIX,
                             "The receiver has no fix, as under dense canopy. Step into the open and try again, or type"
                                     + " the position."));
         } catch (IOException away) {
             throw Problem.conflict(
-                    "receiver-away",
+                    ProblemType.RECEIVER_AWAY,
                     "The receiver cannot be reached. Check that it is on and connected, or type the position.");
         }
     }

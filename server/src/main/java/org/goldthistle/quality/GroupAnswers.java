@@ -8,10 +8,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import org.goldthistle.call.StoredSheet;
 import org.goldthistle.core.agreement.Confusion;
 import org.goldthistle.core.agreement.DawidSkene;
 import org.goldthistle.core.agreement.NominalAlpha;
-import org.goldthistle.library.StoredSheet;
 
 /** What was answered for the trees of one group, and how far it agrees. */
 final class GroupAnswers {

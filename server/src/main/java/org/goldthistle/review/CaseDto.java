@@ -3,8 +3,9 @@ package org.goldthistle.review;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
-import org.goldthistle.call.DeterminationDto;
-import org.goldthistle.call.ThistleDto;
+import org.goldthistle.call.Thistle;
+import org.goldthistle.core.CodeOf;
+import org.goldthistle.signing.DeterminationDto;
 import org.springframework.lang.Nullable;
 
 /**
@@ -45,9 +46,9 @@ record CaseDto(
         int diameterMillimetres,
         String groupId,
         @Nullable UUID sheetVersionId,
-        String state,
+        CaseState state,
         int looks,
-        String needs,
+        CaseNeed needs,
         boolean mayRead,
         boolean mayDecide,
         boolean mine,
@@ -57,7 +58,7 @@ record CaseDto(
         boolean stuck,
         @Nullable Proposal proposal,
         List<UUID> photos,
-        List<String> reasons,
+        @CodeOf(CaseReason.class) List<String> reasons,
         boolean changedMeanwhile,
         List<Reader> readings,
         List<Compared> characters,
@@ -85,7 +86,7 @@ record CaseDto(
      * @param blind whether they did so without having seen the others
      * @param mine whether it is this observer's own
      */
-    record Reader(String observer, boolean blind, boolean mine, ThistleDto thistle, DeterminationDto determination) {}
+    record Reader(String observer, boolean blind, boolean mine, Thistle thistle, DeterminationDto determination) {}
 
     /**
      * A character as the readers saw it.
@@ -125,5 +126,10 @@ record CaseDto(
             UUID id, String observer, Instant at, @Nullable String character, String body) {}
 
     /** What somebody decided. */
-    record Decision(UUID id, String observer, Instant at, String outcome, String reasons) {}
+    record Decision(
+            UUID id,
+            String observer,
+            Instant at,
+            @CodeOf(ReviewOutcome.class) String outcome,
+            String reasons) {}
 }

@@ -8,12 +8,13 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
-import org.goldthistle.call.SignedCall;
-import org.goldthistle.call.SignedCalls;
+import org.goldthistle.call.StoredSheet;
 import org.goldthistle.formats.CaseFileJson;
 import org.goldthistle.library.LibraryService;
-import org.goldthistle.library.StoredSheet;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
+import org.goldthistle.signing.SignedCall;
+import org.goldthistle.signing.SignedCalls;
 import org.goldthistle.survey.TreeService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -45,7 +46,8 @@ class CaseFiles {
         CaseDto found = reviews.find(surveyId, caseId, observer);
         if (found.stands() == null) {
             throw Problem.conflict(
-                    "not-settled", "This case is not settled yet, so it has no file. Decide it first, then print it.");
+                    ProblemType.NOT_SETTLED,
+                    "This case is not settled yet, so it has no file. Decide it first, then print it.");
         }
         List<SignedCall> signed = calls.of(trees.tree(surveyId, found.treeId(), observer.id()));
         StoredSheet sheet = signed.get(0).sheet();

@@ -6,9 +6,6 @@ import java.util.UUID;
 import org.goldthistle.account.AccountService;
 import org.goldthistle.account.Role;
 import org.goldthistle.account.SignedInObserver;
-import org.goldthistle.call.DeterminationDto;
-import org.goldthistle.call.SignedCall;
-import org.goldthistle.call.SignedCalls;
 import org.goldthistle.core.balance.Balance;
 import org.goldthistle.core.plan.DecisiveSet;
 import org.goldthistle.core.reading.Context;
@@ -17,6 +14,9 @@ import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.sight.Scope;
 import org.goldthistle.sight.Sights;
+import org.goldthistle.signing.DeterminationDto;
+import org.goldthistle.signing.SignedCall;
+import org.goldthistle.signing.SignedCalls;
 import org.goldthistle.survey.SurveyedTree;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -68,7 +68,7 @@ class CaseLayout {
                 tree.diameterMillimetres(),
                 of.groupId(),
                 shown.isEmpty() ? null : shown.get(0).sheet().id(),
-                of.state().code(),
+                of.state(),
                 of.looks(),
                 Queue.needs(of.state()),
                 open && wanted && !of.readers().contains(observer.id()) && !seenBefore,

@@ -8,12 +8,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import org.goldthistle.call.Signature;
-import org.goldthistle.call.Signatures;
-import org.goldthistle.call.SignedCall;
-import org.goldthistle.call.SignedCalls;
+import org.goldthistle.call.Outcome;
 import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.sight.Sights;
+import org.goldthistle.signing.Signature;
+import org.goldthistle.signing.Signatures;
+import org.goldthistle.signing.SignedCall;
+import org.goldthistle.signing.SignedCalls;
 import org.goldthistle.survey.SurveyedTree;
 import org.goldthistle.survey.TreeService;
 import org.springframework.beans.factory.ObjectProvider;
@@ -81,7 +82,7 @@ class Cases implements Signatures {
                     && open.readers().size() == 1
                     && open.state() == CaseState.WAITING;
             if (withdrawn) {
-                open.settle("withdrawn", signature.at());
+                open.settle(ReviewOutcome.WITHDRAWN, signature.at());
             } else {
                 open.signedAnew(reasons, signature.at());
             }
@@ -103,7 +104,7 @@ class Cases implements Signatures {
     /** Why a call that was just signed is to be reviewed; empty: it is not. */
     private Set<CaseReason> reasons(SurveyedTree tree, SignedCall call, List<SignedCall> all) {
         Set<CaseReason> reasons = EnumSet.noneOf(CaseReason.class);
-        boolean says = call.outcome().equals("taxon") || call.outcome().equals("group");
+        boolean says = call.outcome() == Outcome.TAXON || call.outcome() == Outcome.GROUP;
         if (!says) {
             return reasons; // somebody comes back, or a sample is on its way
         }

@@ -3,15 +3,14 @@ package org.goldthistle.review;
 import java.util.List;
 import java.util.Optional;
 import org.goldthistle.account.SignedInObserver;
-import org.goldthistle.call.SignedCall;
+import org.goldthistle.call.Outcome;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
+import org.goldthistle.signing.SignedCall;
 import org.goldthistle.survey.SurveyedTree;
 
 /** What must hold before a review is decided; each refusal says what was kept and what to do. */
 final class DecisionRules {
-    private static final List<String> OUTCOMES =
-            List.of("agree", "overrule", "third-look", "laboratory", "laboratory-result", "not-separable");
-
     private DecisionRules() {}
 
     /**
@@ -22,18 +21,19 @@ final class DecisionRules {
             ReviewCase decided, SignedInObserver observer, NewDecision asked, SurveyedTree tree, boolean stuck) {
         if (!ReviewService.decides(observer)) {
             throw Problem.forbidden(
-                    "role", "Reviewers and leads decide. Nothing was changed; say at the table what you think.");
+                    ProblemType.ROLE,
+                    "Reviewers and leads decide. Nothing was changed; say at the table what you think.");
         }
         if (decided.readers().get(0).equals(observer.id())) {
             throw Problem.forbidden(
-                    "own-case",
+                    ProblemType.OWN_CASE,
                     "This is about your own call, so somebody else decides. Nothing was changed; say at the table what"
                             + " you think.");
         }
-        boolean sent = stuck && asked.outcome().equals("laboratory"); // which needs no reader
+        boolean sent = stuck && asked.is(ReviewOutcome.LABORATORY); // which needs no reader
         if (!sent && decided.state() != CaseState.TABLE && decided.state() != CaseState.LABORATORY) {
             throw Problem.conflict(
-                    "not-at-the-table",
+                    ProblemType.NOT_AT_THE_TABLE,
                     decided.state() == CaseState.SETTLED
                             ? "This case is settled already. Nothing was changed; whoever doubts it signs the tree anew"
                                     + " on the Bench."
@@ -42,23 +42,17 @@ final class DecisionRules {
                                             + " somebody new to the survey, or decide for the laboratory."
                                     : "This case waits for a blind reading first. Nothing was changed.");
         }
-        if (!OUTCOMES.contains(asked.outcome())) {
+        if (asked.is(ReviewOutcome.OVERRULE) && asked.reasons().isBlank()) {
             throw Problem.unfit(
-                    "no-such-outcome",
-                    "A review ends with one of " + String.join(", ", OUTCOMES) + ", but \"" + asked.outcome()
-                            + "\" was sent. Nothing was changed.");
-        }
-        if (asked.outcome().equals("overrule") && asked.reasons().isBlank()) {
-            throw Problem.unfit(
-                    "reasons-missing",
+                    ProblemType.REASONS_MISSING,
                     "Whoever overrules a call says why. Nothing was changed; write your reasons and send again.");
         }
-        if (asked.outcome().equals("laboratory-result")) {
+        if (asked.is(ReviewOutcome.LABORATORY_RESULT)) {
             checkResult(decided, asked);
         }
-        if (asked.outcome().equals("laboratory") && !tree.rules().laboratoryUsed()) {
+        if (asked.is(ReviewOutcome.LABORATORY) && !tree.rules().laboratoryUsed()) {
             throw Problem.unfit(
-                    "laboratory-unused",
+                    ProblemType.LABORATORY_UNUSED,
                     "This survey sends no samples to a laboratory. Nothing was changed; ask for a third look, or call it"
                             + " not separable.");
         }
@@ -67,13 +61,13 @@ final class DecisionRules {
     private static void checkResult(ReviewCase decided, NewDecision asked) {
         if (decided.state() != CaseState.LABORATORY) {
             throw Problem.conflict(
-                    "no-sample-sent",
+                    ProblemType.NO_SAMPLE_SENT,
                     "No sample of this tree was sent to the laboratory, so there is no result yet. Nothing was changed;"
                             + " decide for the laboratory first.");
         }
         if (asked.reasons().isBlank()) {
             throw Problem.unfit(
-                    "reasons-missing",
+                    ProblemType.REASONS_MISSING,
                     "A result names the laboratory's report. Nothing was changed; write which it is and send again.");
         }
     }
@@ -84,19 +78,19 @@ final class DecisionRules {
      * @throws Problem if the laboratory is said to have found one that the sheet does not know
      */
     static Optional<String> taxon(NewDecision asked, SignedCall source) {
-        if (asked.outcome().equals("laboratory-result")) {
+        if (asked.is(ReviewOutcome.LABORATORY_RESULT)) {
             boolean known = asked.taxon() != null
                     && source.model().sheet().taxon(asked.taxon()).isPresent();
             if (!known) {
                 throw Problem.unfit(
-                        "no-such-taxon",
+                        ProblemType.NO_SUCH_TAXON,
                         "The sheet of this call has no taxon \"" + asked.taxon()
                                 + "\". Nothing was changed; choose what"
                                 + " the laboratory found, or record the group as not separable.");
             }
             return Optional.of(asked.taxon());
         }
-        boolean taken = asked.outcome().equals("agree") || asked.outcome().equals("overrule");
+        boolean taken = asked.is(ReviewOutcome.AGREE) || asked.is(ReviewOutcome.OVERRULE);
         return taken ? Optional.ofNullable(source.determination().taxonId()) : Optional.empty();
     }
 
@@ -106,21 +100,21 @@ final class DecisionRules {
      * @throws Problem if there is none that could stand
      */
     static SignedCall source(NewDecision asked, List<SignedCall> signed, SignedInObserver observer) {
-        return switch (asked.outcome()) {
-            case "agree" ->
+        return switch (asked.how()) {
+            case AGREE ->
                 signed.stream()
                         .filter(call -> call.id().equals(asked.stands()))
                         .findFirst()
                         .orElseThrow(() -> Problem.unfit(
-                                "no-such-call",
+                                ProblemType.NO_SUCH_CALL,
                                 "Which of the calls stands was not said, or its reader has signed anew. Nothing was changed;"
                                         + " look at the table again and choose."));
-            case "overrule" ->
+            case OVERRULE ->
                 signed.stream()
                         .filter(call -> call.observerId().equals(observer.id()))
                         .findFirst()
                         .orElseThrow(() -> Problem.unfit(
-                                "own-reading-missing",
+                                ProblemType.OWN_READING_MISSING,
                                 "Whoever overrules a call has read the tree and signed it. Nothing was changed; ask for a"
                                         + " third look, or read it yourself."));
             default ->
@@ -131,13 +125,13 @@ final class DecisionRules {
         };
     }
 
-    /** The code of what is signed in the end. */
-    static String signedAs(NewDecision asked, SignedCall source) {
-        return switch (asked.outcome()) {
-            case "laboratory" -> "laboratory";
-            case "not-separable" -> "group";
-            case "laboratory-result" -> "taxon";
-            default -> source.taxon().isPresent() ? "taxon" : "group";
+    /** What is signed in the end. */
+    static Outcome signedAs(NewDecision asked, SignedCall source) {
+        return switch (asked.how()) {
+            case LABORATORY -> Outcome.LABORATORY;
+            case NOT_SEPARABLE -> Outcome.GROUP;
+            case LABORATORY_RESULT -> Outcome.TAXON;
+            default -> source.taxon().isPresent() ? Outcome.TAXON : Outcome.GROUP;
         };
     }
 }

@@ -3,6 +3,10 @@ package org.goldthistle.review;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.UUID;
+import org.goldthistle.core.CodeOf;
+import org.goldthistle.core.Coded;
+import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.springframework.lang.Nullable;
 
 /**
@@ -15,8 +19,22 @@ import org.springframework.lang.Nullable;
  * @param version of the case that was looked at
  */
 record NewDecision(
-        @NotNull String outcome,
+        @NotNull @CodeOf(ReviewOutcome.class) String outcome,
         @Nullable UUID stands,
         @Nullable String taxon,
         @NotNull @Size(max = 4000) String reasons,
-        @NotNull Integer version) {}
+        @NotNull Integer version) {
+
+    /** @throws Problem if it is no way to decide */
+    ReviewOutcome how() {
+        return Coded.find(ReviewOutcome.DECISIONS, outcome)
+                .orElseThrow(() -> Problem.unfit(
+                        ProblemType.NO_SUCH_OUTCOME,
+                        "A review ends with " + Coded.codes(ReviewOutcome.DECISIONS) + ", but \"" + outcome
+                                + "\" was sent. Nothing was changed."));
+    }
+
+    boolean is(ReviewOutcome one) {
+        return how() == one;
+    }
+}

@@ -16,15 +16,17 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.goldthistle.account.Role;
 import org.goldthistle.account.SignedInObserver;
-import org.goldthistle.call.ThistleDto;
+import org.goldthistle.call.Thistle;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.goldthistle.sight.Scope;
 import org.goldthistle.sight.Sights;
 import org.goldthistle.survey.SurveyService;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -103,7 +105,7 @@ class Queue {
         if (asked.reason() != null
                 && Coded.find(CaseReason.values(), asked.reason()).isEmpty()) {
             throw Problem.unfit(
-                    "no-such-reason",
+                    ProblemType.NO_SUCH_REASON,
                     "\"" + asked.reason() + "\" is no reason for a review. Choose one of "
                             + Coded.codes(CaseReason.values()) + ".");
         }
@@ -183,7 +185,7 @@ class Queue {
                 row.getInt("tag"),
                 groupId,
                 titles.getOrDefault(groupId, groupId),
-                state.code(),
+                state,
                 row.getInt("looks"),
                 needs(state),
                 mayDo,
@@ -199,28 +201,28 @@ class Queue {
     }
 
     /** What a case waits for. */
-    static String needs(CaseState state) {
+    static CaseNeed needs(CaseState state) {
         return switch (state) {
-            case WAITING, READING -> "blind-reading";
-            case TABLE -> "decision";
-            case LABORATORY -> "laboratory";
-            case SETTLED -> "nothing";
+            case WAITING, READING -> CaseNeed.BLIND_READING;
+            case TABLE -> CaseNeed.DECISION;
+            case LABORATORY -> CaseNeed.LABORATORY;
+            case SETTLED -> CaseNeed.NOTHING;
         };
     }
 
-    private static String whyNot(CaseState state, ResultSet row, SignedInObserver observer, List<UUID> readers)
-            throws SQLException {
+    private static @Nullable Hindrance whyNot(
+            CaseState state, ResultSet row, SignedInObserver observer, List<UUID> readers) throws SQLException {
         if (state == CaseState.SETTLED) {
             return null;
         }
         if (row.getBoolean("closed")) {
-            return "closed";
+            return Hindrance.CLOSED;
         }
         if (state.isBlind()) {
             boolean seen = row.getBoolean("seen_before");
-            return readers.contains(observer.id()) ? "own" : seen ? "seen" : "taken";
+            return readers.contains(observer.id()) ? Hindrance.OWN : seen ? Hindrance.SEEN : Hindrance.TAKEN;
         }
-        return observer.role() == Role.CREW ? "role" : "own";
+        return observer.role() == Role.CREW ? Hindrance.ROLE : Hindrance.OWN;
     }
 
     private static List<String> words(Array array) throws SQLException {
@@ -251,5 +253,5 @@ class Queue {
      * @param taxon null: none
      * @param thistle null: not as it was signed
      */
-    private record Signed(String observer, UUID version, String taxon, ThistleDto thistle) {}
+    private record Signed(String observer, UUID version, String taxon, Thistle thistle) {}
 }

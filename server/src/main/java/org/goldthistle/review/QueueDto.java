@@ -3,7 +3,8 @@ package org.goldthistle.review;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
-import org.goldthistle.call.ThistleDto;
+import org.goldthistle.call.Thistle;
+import org.goldthistle.core.CodeOf;
 import org.springframework.lang.Nullable;
 
 /**
@@ -40,18 +41,18 @@ record QueueDto(List<Row> rows, int inAll, @Nullable Integer next, int forMe) {
             int tag,
             String groupId,
             String groupTitle,
-            String state,
+            CaseState state,
             int looks,
-            String needs,
+            CaseNeed needs,
             boolean mayDo,
-            @Nullable String whyNot,
+            @Nullable Hindrance whyNot,
             boolean mine,
             @Nullable String takenBy,
             boolean blind,
             boolean stuck,
-            List<String> reasons,
+            @CodeOf(CaseReason.class) List<String> reasons,
             List<Said> calls,
-            @Nullable String outcome,
+            @Nullable @CodeOf(ReviewOutcome.class) String outcome,
             Instant openedAt) {}
 
     /**
@@ -59,5 +60,5 @@ record QueueDto(List<Row> rows, int inAll, @Nullable Integer next, int forMe) {
      *
      * @param thistle the call at a glance; null: more was read since
      */
-    record Said(String observer, String name, @Nullable ThistleDto thistle) {}
+    record Said(String observer, String name, @Nullable Thistle thistle) {}
 }

@@ -2,8 +2,8 @@ package org.goldthistle.review;
 
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
-import org.goldthistle.call.SignedCall;
-import org.goldthistle.call.SignedCalls;
+import org.goldthistle.signing.SignedCall;
+import org.goldthistle.signing.SignedCalls;
 import org.goldthistle.survey.SurveyedTree;
 import org.goldthistle.survey.TreeService;
 import org.springframework.stereotype.Service;

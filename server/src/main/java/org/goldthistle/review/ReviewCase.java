@@ -118,12 +118,12 @@ class ReviewCase {
     }
 
     void laboratory(Instant now) {
-        outcome = "laboratory";
+        outcome = ReviewOutcome.LABORATORY.code();
         go(CaseState.LABORATORY, now);
     }
 
-    void settle(String how, Instant now) {
-        outcome = how;
+    void settle(ReviewOutcome how, Instant now) {
+        outcome = how.code();
         go(CaseState.SETTLED, now);
     }
 

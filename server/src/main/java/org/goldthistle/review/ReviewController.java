@@ -6,6 +6,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.core.CodeOf;
 import org.goldthistle.platform.ForLeads;
 import org.goldthistle.platform.ForObservers;
 import org.goldthistle.survey.SurveyService;
@@ -58,7 +59,7 @@ class ReviewController {
             @RequestParam(defaultValue = "false") boolean mine,
             @RequestParam(required = false) String group,
             @RequestParam(required = false) UUID plot,
-            @RequestParam(required = false) String reason,
+            @RequestParam(required = false) @CodeOf(CaseReason.class) String reason,
             @RequestParam(required = false) Integer days,
             @RequestParam(defaultValue = "0") int from,
             @AuthenticationPrincipal SignedInObserver observer) {

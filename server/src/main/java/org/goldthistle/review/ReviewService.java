@@ -11,12 +11,13 @@ import org.goldthistle.account.Role;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.audit.AuditTrail;
 import org.goldthistle.audit.Place;
-import org.goldthistle.call.SignedCall;
-import org.goldthistle.call.SignedCalls;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.goldthistle.platform.Turn;
 import org.goldthistle.platform.Turns;
 import org.goldthistle.sight.Sights;
+import org.goldthistle.signing.SignedCall;
+import org.goldthistle.signing.SignedCalls;
 import org.goldthistle.survey.SurveyedTree;
 import org.goldthistle.survey.TreeService;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -106,26 +107,26 @@ class ReviewService {
     private void requireReadable(ReviewCase taken, SignedInObserver observer) {
         if (taken.readers().contains(observer.id())) {
             throw Problem.forbidden(
-                    "own-case",
+                    ProblemType.OWN_CASE,
                     "You signed this tree yourself, so somebody else must read it. Nothing was changed; take another"
                             + " case.");
         }
         if (sights.hasSeen(observer.id(), taken.treeId())) {
             throw Problem.conflict(
-                    "seen-already",
+                    ProblemType.SEEN_ALREADY,
                     "You were shown what others made of this tree, so you cannot read it blind. Nothing was changed; take"
                             + " another case.",
                     new Next(nextFor(taken.surveyId(), observer).orElse(null)));
         }
         if (taken.state() == CaseState.READING) {
             throw Problem.conflict(
-                    "case-taken",
+                    ProblemType.CASE_TAKEN,
                     "Somebody else has just taken this case. Nothing was changed; take the next one.",
                     new Next(nextFor(taken.surveyId(), observer).orElse(null)));
         }
         if (taken.state() != CaseState.WAITING) {
             throw Problem.conflict(
-                    "no-reading-wanted",
+                    ProblemType.NO_READING_WANTED,
                     "This case waits for no blind reading any more. Nothing was changed; take the next one.",
                     new Next(nextFor(taken.surveyId(), observer).orElse(null)));
         }
@@ -178,7 +179,7 @@ class ReviewService {
                                 call.model().sheet().character(said.character()).isPresent());
         if (!known) {
             throw Problem.unfit(
-                    "no-such-character",
+                    ProblemType.NO_SUCH_CHARACTER,
                     "The sheet has no character \"" + said.character() + "\". Your words are still on your page; say"
                             + " them of the case.");
         }
@@ -248,9 +249,9 @@ class ReviewService {
             NewDecision asked,
             List<SignedCall> signed,
             SignedCall source) {
-        boolean third = asked.outcome().equals("third-look");
+        boolean third = asked.is(ReviewOutcome.THIRD_LOOK);
         if (!third) {
-            List<UUID> others = asked.outcome().equals("agree")
+            List<UUID> others = asked.is(ReviewOutcome.AGREE)
                     ? signed.stream()
                             .map(SignedCall::observerId)
                             .filter(id -> !id.equals(observer.id()))
@@ -280,10 +281,10 @@ class ReviewService {
                         asked.reasons().strip(),
                         Timestamp.from(clock.instant()))
                 .update();
-        switch (asked.outcome()) {
-            case "third-look" -> decided.thirdLook(clock.instant());
-            case "laboratory" -> decided.laboratory(clock.instant());
-            default -> decided.settle(asked.outcome(), clock.instant());
+        switch (asked.how()) {
+            case THIRD_LOOK -> decided.thirdLook(clock.instant());
+            case LABORATORY -> decided.laboratory(clock.instant());
+            default -> decided.settle(asked.how(), clock.instant());
         }
     }
 
@@ -294,7 +295,8 @@ class ReviewService {
                 .optional();
         if (same.isPresent() && !same.get()) {
             throw Problem.conflict(
-                    "id-taken", "The id of this decision belongs to another one. Nothing was changed; send it anew.");
+                    ProblemType.ID_TAKEN,
+                    "The id of this decision belongs to another one. Nothing was changed; send it anew.");
         }
         return same.isPresent();
     }
@@ -302,7 +304,7 @@ class ReviewService {
     private static void requireSeen(SurveyedTree tree, SignedInObserver observer) {
         if (tree.isBlindFor(observer.id())) {
             throw Problem.forbidden(
-                    "read-first",
+                    ProblemType.READ_FIRST,
                     "This tree waits for a blind reading, and until that is signed only those who have read it talk it"
                             + " over. Nothing was stored; your words are still on your page.");
         }
@@ -312,7 +314,7 @@ class ReviewService {
         SurveyedTree tree = trees.tree(of.surveyId(), of.treeId(), observer.id());
         if (tree.rules().closed()) {
             throw Problem.conflict(
-                    "survey-closed",
+                    ProblemType.SURVEY_CLOSED,
                     "This survey is closed and can only be read. Nothing was stored; a lead can open it again.");
         }
         return tree;
@@ -321,7 +323,8 @@ class ReviewService {
     private ReviewCase found(UUID surveyId, UUID caseId) {
         return cases.findBySurveyIdAndId(surveyId, caseId)
                 .orElseThrow(() -> Problem.missing(
-                        "no-such-case", "This survey has no such review. Nothing was stored. Open it from the queue."));
+                        ProblemType.NO_SUCH_CASE,
+                        "This survey has no such review. Nothing was stored. Open it from the queue."));
     }
 
     /** What happens to one case happens one after the other, and after or before a signature of its tree. */

@@ -6,12 +6,12 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.goldthistle.call.SignedCall;
 import org.goldthistle.core.balance.Balance;
 import org.goldthistle.core.balance.GroupModel;
 import org.goldthistle.core.balance.JointBalance;
 import org.goldthistle.core.balance.WeighedReading;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
+import org.goldthistle.signing.SignedCall;
 import org.springframework.lang.Nullable;
 
 /** Several readings of one tree laid side by side: on what they differ, and what they amount to together. */

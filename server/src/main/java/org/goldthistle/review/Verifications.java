@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 
@@ -82,7 +83,7 @@ public class Verifications {
     boolean mark(ReviewCase of, UUID id, boolean verified, SignedInObserver observer) {
         if (!canBe(of)) {
             throw Problem.conflict(
-                    "not-settled",
+                    ProblemType.NOT_SETTLED,
                     "Only a review that was settled with a taxon can be verified. Nothing was stored; decide it first.");
         }
         Optional<Boolean> there = jdbc.sql("select case_id = ? and verified = ? from verification where id = ?")
@@ -92,7 +93,8 @@ public class Verifications {
         if (there.isPresent()) {
             if (!there.get()) {
                 throw Problem.conflict(
-                        "id-taken", "The id of this mark belongs to another one. Nothing was changed; send it anew.");
+                        ProblemType.ID_TAKEN,
+                        "The id of this mark belongs to another one. Nothing was changed; send it anew.");
             }
             return false;
         }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import org.goldthistle.core.CodeOf;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.Refusals;
 import org.goldthistle.core.plot.GeoPosition;
@@ -31,7 +32,7 @@ public record PlotBody(
         @Nullable Double longitude,
         double radiusMetres,
         @Nullable Double altitudeMetres,
-        @NotNull List<@NotNull String> habitat,
+        @NotNull @CodeOf(Habitat.class) List<@NotNull String> habitat,
         @NotNull @Size(max = 4000) String notes,
         @Nullable Integer version) {
 

@@ -3,6 +3,8 @@ package org.goldthistle.survey;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.goldthistle.core.CodeOf;
+import org.goldthistle.core.sheet.Habitat;
 import org.springframework.lang.Nullable;
 
 /**
@@ -19,7 +21,7 @@ record PlotDto(
         @Nullable Double longitude,
         double radiusMetres,
         @Nullable Double altitudeMetres,
-        List<String> habitat,
+        @CodeOf(Habitat.class) List<String> habitat,
         String notes,
         @Nullable Instant closedAt,
         int version) {

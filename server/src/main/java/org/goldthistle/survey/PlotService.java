@@ -18,6 +18,7 @@ import org.goldthistle.core.Refusals;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.core.plot.PlotGround;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.goldthistle.platform.Turn;
 import org.goldthistle.platform.Turns;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -137,7 +138,7 @@ public class PlotService {
     Plot plot(UUID surveyId, UUID plotId) {
         return plots.findInSurvey(surveyId, plotId)
                 .orElseThrow(() -> Problem.missing(
-                        "no-such-plot",
+                        ProblemType.NO_SUCH_PLOT,
                         "This survey has no such plot; it may belong to another one. Nothing was stored. Open the"
                                 + " plot from its own survey's list."));
     }
@@ -145,7 +146,7 @@ public class PlotService {
     static void requireOpen(Plot plot) {
         if (plot.closedAt() != null) {
             throw Problem.conflict(
-                    "plot-closed",
+                    ProblemType.PLOT_CLOSED,
                     "The plot " + plot.code() + " is closed. Nothing was stored; open it again to change it.");
         }
     }
@@ -174,7 +175,7 @@ public class PlotService {
                     "a radius that holds every stem; further out: " + tags(beyond));
             refusals.throwIfAny();
         } catch (RefusedException refused) {
-            throw Problem.unfit("unfit-plot", refused);
+            throw Problem.unfit(ProblemType.UNFIT_PLOT, refused);
         }
     }
 
@@ -203,7 +204,7 @@ public class PlotService {
                 .list());
         if (!blockers.isEmpty()) {
             throw Problem.unfit(
-                    "plot-unfinished",
+                    ProblemType.PLOT_UNFINISHED,
                     "The plot " + plot.code() + " is not finished: "
                             + blockers.stream()
                                     .limit(SHOWN)

@@ -3,6 +3,9 @@ package org.goldthistle.survey;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.goldthistle.core.CodeOf;
+import org.goldthistle.core.sheet.School;
+import org.goldthistle.core.verdict.Tier;
 import org.springframework.lang.Nullable;
 
 /**
@@ -17,8 +20,8 @@ record SurveyDto(
         String district,
         int season,
         List<String> groups,
-        @Nullable String school,
-        String defaultTier,
+        @Nullable @CodeOf(School.class) String school,
+        @CodeOf(Tier.class) String defaultTier,
         @Nullable Double wrongYes,
         @Nullable Double wrongNo,
         boolean woundingAllowed,

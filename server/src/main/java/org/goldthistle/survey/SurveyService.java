@@ -11,6 +11,7 @@ import java.util.UUID;
 import org.goldthistle.account.AccountService;
 import org.goldthistle.audit.AuditTrail;
 import org.goldthistle.audit.Place;
+import org.goldthistle.call.SurveyRules;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.Refusals;
 import org.goldthistle.core.RefusedException;
@@ -19,6 +20,7 @@ import org.goldthistle.core.sheet.School;
 import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.goldthistle.platform.Turn;
 import org.goldthistle.platform.Turns;
 import org.springframework.stereotype.Service;
@@ -220,14 +222,14 @@ public class SurveyService {
     static void requireNotClosed(boolean closed) {
         if (closed) {
             throw Problem.conflict(
-                    "survey-closed",
+                    ProblemType.SURVEY_CLOSED,
                     "This survey is closed and can only be read. Nothing was stored; a lead can open it again.");
         }
     }
 
     private static Problem noSuchSurvey() {
         return Problem.missing(
-                "no-such-survey",
+                ProblemType.NO_SUCH_SURVEY,
                 "There is no such survey, or you do not belong to it. Nothing was stored. Ask its lead to add you.");
     }
 
@@ -265,7 +267,7 @@ public class SurveyService {
         try {
             refusals.throwIfAny();
         } catch (RefusedException refused) {
-            throw Problem.unfit("unfit-survey", refused);
+            throw Problem.unfit(ProblemType.UNFIT_SURVEY, refused);
         }
     }
 

@@ -12,6 +12,9 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.goldthistle.core.CodeOf;
+import org.goldthistle.core.sheet.School;
+import org.goldthistle.core.verdict.Tier;
 import org.springframework.lang.Nullable;
 
 /**
@@ -36,8 +39,8 @@ public record SurveySettings(
         @NotBlank @Size(max = 120) String district,
         @Min(1900) @Max(2200) int season,
         @NotNull List<@NotNull String> groups,
-        @Nullable String school,
-        @NotNull String defaultTier,
+        @Nullable @CodeOf(School.class) String school,
+        @NotNull @CodeOf(Tier.class) String defaultTier,
         @Nullable @Positive Double wrongYes,
         @Nullable @Positive Double wrongNo,
         boolean woundingAllowed,

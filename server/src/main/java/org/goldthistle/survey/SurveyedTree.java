@@ -2,6 +2,7 @@ package org.goldthistle.survey;
 
 import java.util.List;
 import java.util.UUID;
+import org.goldthistle.call.SurveyRules;
 import org.springframework.lang.Nullable;
 
 /**

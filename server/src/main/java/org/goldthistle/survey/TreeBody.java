@@ -5,10 +5,12 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.UUID;
+import org.goldthistle.core.CodeOf;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.Refusals;
 import org.goldthistle.core.plot.Stem;
 import org.goldthistle.core.reading.TreeOrigin;
+import org.goldthistle.core.sheet.Habitat;
 import org.goldthistle.core.sheet.LifeStage;
 import org.springframework.lang.Nullable;
 
@@ -32,9 +34,9 @@ public record TreeBody(
         double distanceMetres,
         int diameterMillimetres,
         @Nullable Integer heightDecimetres,
-        @NotNull String stage,
-        @NotNull String origin,
-        @Nullable List<@NotNull String> habitat,
+        @NotNull @CodeOf(LifeStage.class) String stage,
+        @NotNull @CodeOf(TreeOrigin.class) String origin,
+        @Nullable @CodeOf(Habitat.class) List<@NotNull String> habitat,
         @NotNull @Size(max = 2000) String conditionNotes,
         @Nullable String groupId,
         @Nullable @Size(min = 3, max = 120) String plainTaxon,

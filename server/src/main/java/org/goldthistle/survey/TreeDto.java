@@ -2,6 +2,10 @@ package org.goldthistle.survey;
 
 import java.util.List;
 import java.util.UUID;
+import org.goldthistle.core.CodeOf;
+import org.goldthistle.core.reading.TreeOrigin;
+import org.goldthistle.core.sheet.Habitat;
+import org.goldthistle.core.sheet.LifeStage;
 import org.springframework.lang.Nullable;
 
 /** A stem as it was entered, with the version to be sent back with a change; the rest as in TreeBody. */
@@ -13,9 +17,9 @@ record TreeDto(
         double distanceMetres,
         int diameterMillimetres,
         @Nullable Integer heightDecimetres,
-        String stage,
-        String origin,
-        @Nullable List<String> habitat,
+        @CodeOf(LifeStage.class) String stage,
+        @CodeOf(TreeOrigin.class) String origin,
+        @Nullable @CodeOf(Habitat.class) List<String> habitat,
         String conditionNotes,
         @Nullable String groupId,
         @Nullable String plainTaxon,

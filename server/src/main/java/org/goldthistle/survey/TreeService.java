@@ -15,6 +15,7 @@ import org.goldthistle.audit.Place;
 import org.goldthistle.core.Refusals;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
 import org.goldthistle.platform.Turn;
 import org.goldthistle.platform.Turns;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -139,7 +140,8 @@ public class TreeService {
     private TreeDto changed(Plot plot, Tree tree, UUID observerId, TreeBody asked) {
         if (!tree.plot().id().equals(plot.id())) {
             throw Problem.conflict(
-                    "id-taken", "The id of this tree belongs to a tree of another plot, which was kept as it is.");
+                    ProblemType.ID_TAKEN,
+                    "The id of this tree belongs to a tree of another plot, which was kept as it is.");
         }
         TreeBody before = tree.body();
         if (before.equals(asked.unversioned())) {
@@ -181,7 +183,7 @@ public class TreeService {
         refuseTouched(tree);
         if (trees.countByCloneOf(treeId) > 0) {
             throw Problem.unfit(
-                    "bears-a-clone",
+                    ProblemType.BEARS_A_CLONE,
                     "Other stems are joined to tree " + tree.tag() + ". Part them first; it was kept.");
         }
         audit.note(Optional.of(observerId), "struck the tree", place(tree), tree.body(), null);
@@ -234,7 +236,7 @@ public class TreeService {
     private void refuseTouched(Tree tree) {
         if (calls.isTouched(tree.id())) {
             throw Problem.unfit(
-                    "already-read",
+                    ProblemType.ALREADY_READ,
                     "Tree " + tree.tag() + " has been read on the Bench, so it can neither become a plain taxon, nor"
                             + " join another stem, nor be struck. It was kept as it is; sign what it is on the"
                             + " Bench.");
@@ -264,7 +266,7 @@ public class TreeService {
             }
             refusals.throwIfAny();
         } catch (RefusedException refused) {
-            throw Problem.unfit("unfit-tree", refused);
+            throw Problem.unfit(ProblemType.UNFIT_TREE, refused);
         }
     }
 
@@ -292,7 +294,7 @@ public class TreeService {
     private Tree found(UUID surveyId, UUID treeId) {
         return trees.findInSurvey(surveyId, treeId)
                 .orElseThrow(() -> Problem.missing(
-                        "no-such-tree",
+                        ProblemType.NO_SUCH_TREE,
                         "This survey has no such tree; it may belong to another one. Nothing was stored. Open the tree"
                                 + " from its own survey's list."));
     }

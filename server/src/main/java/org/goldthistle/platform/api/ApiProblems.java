@@ -8,15 +8,27 @@ import io.swagger.v3.oas.models.media.JsonSchema;
 import io.swagger.v3.oas.models.media.MediaType;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.responses.ApiResponse;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Properties;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.goldthistle.core.Coded;
 import org.goldthistle.platform.ForAnybody;
 import org.goldthistle.platform.ForLeads;
 import org.goldthistle.platform.ForReviewers;
+import org.goldthistle.platform.ProblemType;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.customizers.OperationCustomizer;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.method.HandlerMethod;
@@ -28,48 +40,71 @@ class ApiProblems implements OperationCustomizer, OpenApiCustomizer {
     private static final String PROBLEM = "Problem";
     private static final String REFERENCE = "#/components/schemas/" + PROBLEM;
 
+    private final Properties ofOperations = new Properties();
+
+    ApiProblems() {
+        try (InputStream in = ApiProblems.class.getResourceAsStream("/api-problems.properties")) {
+            ofOperations.load(in);
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+
     @Override
     public Operation customize(Operation operation, HandlerMethod handler) {
-        boolean named = operation.getParameters() != null
-                && operation.getParameters().stream().anyMatch(one -> "path".equals(one.getIn()));
-        boolean writes = !handler.hasMethodAnnotation(GetMapping.class);
-        boolean asks =
-                operation.getParameters() != null && !operation.getParameters().isEmpty();
-        refuse(operation, "400", "What was sent cannot be read");
+        Set<ProblemType> types = EnumSet.noneOf(ProblemType.class);
+        types.addAll(ofEvery(operation, handler));
+        for (String code :
+                ofOperations.getProperty(handler.getMethod().getName(), "").split(",")) {
+            Coded.find(ProblemType.values(), code).ifPresent(types::add);
+        }
         if (handler.hasMethodAnnotation(ForAnybody.class)) {
             operation.setSecurity(List.of());
-        } else {
-            refuse(operation, "401", "Nobody is signed in, or the session has ended");
         }
-        boolean forSome =
-                handler.hasMethodAnnotation(ForLeads.class) || handler.hasMethodAnnotation(ForReviewers.class);
-        if (forSome || writes) {
-            refuse(operation, "403", "This observer may not do it");
+        Map<HttpStatus, List<ProblemType>> byStatus = new TreeMap<>();
+        for (ProblemType type : types) {
+            for (HttpStatus status : type.statuses()) {
+                byStatus.computeIfAbsent(status, one -> new ArrayList<>()).add(type);
+            }
         }
-        if (named) {
-            refuse(operation, "404", "There is no such thing, or not for this observer");
-        }
-        if (writes) {
-            refuse(operation, "409", "It does not go with what is stored; what is kept now may come with it");
-        }
-        if (operation.getRequestBody() != null) {
-            refuse(operation, "413", "It is larger than is taken");
-        }
-        if (writes || asks) {
-            refuse(operation, "422", "It breaks a rule, each of which is named");
-        }
-        refuse(operation, "429", "Too much was asked for at once; send it again");
-        refuse(operation, "503", "The database is away or busy; nothing was stored");
+        byStatus.forEach((status, all) -> refuse(operation, status, all));
         return operation;
     }
 
-    private static void refuse(Operation operation, String status, String means) {
+    /** What any request of its kind can meet, before and beside what it asks for. */
+    private static Set<ProblemType> ofEvery(Operation operation, HandlerMethod handler) {
+        Set<ProblemType> types = EnumSet.of(
+                ProblemType.UNREADABLE, ProblemType.CONTROL_CHARACTER, ProblemType.BUSY, ProblemType.DATABASE_AWAY);
+        if (!handler.hasMethodAnnotation(ForAnybody.class)) {
+            types.add(ProblemType.NOT_SIGNED_IN);
+        }
+        if (handler.hasMethodAnnotation(ForLeads.class) || handler.hasMethodAnnotation(ForReviewers.class)) {
+            types.add(ProblemType.NOT_YOURS_TO_DO);
+        }
+        if (!handler.hasMethodAnnotation(GetMapping.class)) {
+            types.addAll(EnumSet.of(ProblemType.FORBIDDEN, ProblemType.AT_ONE_INSTANT, ProblemType.DISK_FULL));
+        }
+        if (operation.getRequestBody() != null) {
+            types.addAll(EnumSet.of(ProblemType.INCOMPLETE, ProblemType.TOO_LARGE, ProblemType.TOO_SLOW));
+        }
+        return types;
+    }
+
+    private void refuse(Operation operation, HttpStatus status, List<ProblemType> types) {
+        String each = types.stream()
+                .map(type -> "- `" + type.address() + "`: " + ApiCodes.words(type))
+                .collect(Collectors.joining("\n"));
         operation
                 .getResponses()
                 .putIfAbsent(
-                        status,
+                        String.valueOf(status.value()),
                         new ApiResponse()
-                                .description(means)
+                                .description(status.getReasonPhrase() + "\n\n" + each)
+                                .extensions(Map.of(
+                                        "x-problem-types",
+                                        types.stream()
+                                                .map(type -> type.address().toString())
+                                                .toList()))
                                 .content(new Content()
                                         .addMediaType(
                                                 "application/problem+json",
@@ -79,7 +114,7 @@ class ApiProblems implements OperationCustomizer, OpenApiCustomizer {
     @Override
     public void customise(OpenAPI api) {
         Map<String, Schema<?>> fields = new LinkedHashMap<>();
-        fields.put("type", text("a code of its own, as /problems/code"));
+        fields.put("type", text("a code of its own, as /problems/code; each answer lists those that it can have"));
         fields.put("title", text("the status in words"));
         fields.put("status", new JsonSchema().typesItem("integer").description("of HTTP"));
         fields.put("detail", text("what is wrong, what was kept and what to do next"));

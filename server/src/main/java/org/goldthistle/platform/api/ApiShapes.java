@@ -36,6 +36,7 @@ class ApiShapes implements OpenApiCustomizer {
             Map.entry("sheet-controller", "Groups"),
             Map.entry("survey-controller", "Surveys"),
             Map.entry("taxon-controller", "Taxa"),
+            Map.entry("today-controller", "Today"),
             Map.entry("tree-controller", "Trees"),
             Map.entry("welcome-controller", "Welcome"));
 

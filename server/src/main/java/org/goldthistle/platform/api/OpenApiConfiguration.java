@@ -17,7 +17,6 @@ import org.springdoc.core.customizers.PropertyCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
-import org.springframework.lang.Nullable;
 
 /** The API's document, from which the front end's types are made: a field is required unless it is nullable. */
 @Configuration
@@ -60,10 +59,10 @@ class OpenApiConfiguration {
         };
     }
 
-    private static boolean isNullable(AnnotatedType type) {
+    static boolean isNullable(AnnotatedType type) {
         if (type.getCtxAnnotations() != null) {
             for (Annotation annotation : type.getCtxAnnotations()) {
-                if (annotation.annotationType() == Nullable.class) {
+                if (annotation.annotationType().getSimpleName().equals("Nullable")) {
                     return true;
                 }
             }
@@ -72,7 +71,7 @@ class OpenApiConfiguration {
     }
 
     @Bean
-    @Order(0) // what others add to the document says itself what is required
+    @Order(-1) // what others add to the document says itself what is required
     OpenApiCustomizer requireTheRest() {
         return api -> api.getComponents().getSchemas().values().forEach(OpenApiConfiguration::requireAllButOptional);
     }

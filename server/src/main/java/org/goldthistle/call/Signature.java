@@ -1,8 +1,0 @@
-package org.goldthistle.call;
-
-import java.time.Instant;
-import java.util.UUID;
-import org.goldthistle.survey.SurveyedTree;
-
-/** A call that was just signed. */
-public record Signature(SurveyedTree tree, UUID observerId, UUID determinationId, Instant at) {}

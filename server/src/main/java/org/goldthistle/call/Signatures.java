@@ -1,6 +1,0 @@
-package org.goldthistle.call;
-
-/** Hears of every signature, in its transaction; reviews begin and go on by it. */
-public interface Signatures {
-    void signed(Signature signature);
-}

@@ -1,0 +1,261 @@
+package org.goldthistle.platform;
+
+import java.net.URI;
+import java.util.Set;
+import org.goldthistle.call.CallRefusal;
+import org.goldthistle.core.Coded;
+import org.springframework.http.HttpStatus;
+
+/** Every kind of problem that callers hear of, each a type of its own for ever. */
+public enum ProblemType implements Coded {
+    /** Somebody has begun to read the tree, so what it belongs to stays. */
+    ALREADY_READ("already-read", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** Somebody changed the same thing at the same moment. */
+    AT_ONE_INSTANT("at-one-instant", HttpStatus.CONFLICT),
+    /** Other stems are joined to the tree, so it cannot be a stem itself. */
+    BEARS_A_CLONE("bears-a-clone", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** More was sent at once than there is room for. */
+    BUSY("busy", HttpStatus.TOO_MANY_REQUESTS),
+    /** Another observer has that call sign. */
+    CALL_SIGN_TAKEN("call-sign-taken", HttpStatus.CONFLICT),
+    /** Somebody else reads the case. */
+    CASE_TAKEN("case-taken", HttpStatus.CONFLICT),
+    /** The check wounds the tree, and the caution was not read. */
+    CAUTION_UNREAD("caution-unread", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** A text holds a sign that no text has. */
+    CONTROL_CHARACTER("control-character", HttpStatus.BAD_REQUEST),
+    /** The survey plans no control. */
+    CONTROL_UNUSED("control-unused", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The database does not answer. */
+    DATABASE_AWAY("database-away", HttpStatus.SERVICE_UNAVAILABLE),
+    /** The disk of the database is full. */
+    DISK_FULL("disk-full", HttpStatus.INSUFFICIENT_STORAGE),
+    /** What was read does not fit the newer version of the sheet. */
+    DOES_NOT_FIT_NEWER("does-not-fit-newer", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The observer has a draft of this group already. */
+    DRAFT_ALREADY("draft-already", HttpStatus.CONFLICT),
+    /** The draft is somebody else's. */
+    DRAFT_OF_ANOTHER("draft-of-another", HttpStatus.FORBIDDEN),
+    /** The file is larger than is read. */
+    FILE_TOO_LARGE("file-too-large", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The request was not made by a page of this application, or its token is missing. */
+    FORBIDDEN("forbidden", HttpStatus.FORBIDDEN),
+    /** The id belongs to something else. */
+    ID_TAKEN("id-taken", HttpStatus.CONFLICT),
+    /** Somebody went on with what the file brought, so it stays. */
+    IMPORT_TOUCHED("import-touched", HttpStatus.CONFLICT),
+    /** Something that must be said is missing or too long. */
+    INCOMPLETE("incomplete", HttpStatus.BAD_REQUEST, HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The file is stored already. */
+    IS_STORED("is-stored", HttpStatus.CONFLICT),
+    /** The survey sends no samples to a laboratory. */
+    LABORATORY_UNUSED("laboratory-unused", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The last lead stays a lead. */
+    LAST_LEAD("last-lead", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** Too many passphrases were wrong; it opens again by itself. */
+    LOCKED_OUT("locked-out", HttpStatus.TOO_MANY_REQUESTS),
+    /** The passphrase is longer than can be kept. */
+    LONG_PASSPHRASE("long-passphrase", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The table does not fit the draft. */
+    MATRIX_DOES_NOT_FIT("matrix-does-not-fit", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The receiver has no position. */
+    NO_FIX("no-fix", HttpStatus.CONFLICT),
+    /** No column holds the plot. */
+    NO_PLOT_COLUMN("no-plot-column", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The case waits for no blind reading. */
+    NO_READING_WANTED("no-reading-wanted", HttpStatus.CONFLICT),
+    /** No sample was sent, so there is no result. */
+    NO_SAMPLE_SENT("no-sample-sent", HttpStatus.CONFLICT),
+    /** A draft cannot be begun from that. */
+    NO_SUCH_BEGINNING("no-such-beginning", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** There is no such call at the table. */
+    NO_SUCH_CALL("no-such-call", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** There is no such review. */
+    NO_SUCH_CASE("no-such-case", HttpStatus.NOT_FOUND),
+    /** The sheet has no such character. */
+    NO_SUCH_CHARACTER("no-such-character", HttpStatus.NOT_FOUND, HttpStatus.UNPROCESSABLE_ENTITY),
+    /** There is no such draft. */
+    NO_SUCH_DRAFT("no-such-draft", HttpStatus.NOT_FOUND),
+    /** A table cannot be read in that encoding. */
+    NO_SUCH_ENCODING("no-such-encoding", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** Nothing that can be lacking is called so. */
+    NO_SUCH_FACULTY("no-such-faculty", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** A column cannot hold that. */
+    NO_SUCH_FIELD("no-such-field", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The library has no sheet of that group. */
+    NO_SUCH_GROUP("no-such-group", HttpStatus.NOT_FOUND, HttpStatus.UNPROCESSABLE_ENTITY),
+    /** There is no such file on its way into the survey. */
+    NO_SUCH_IMPORT("no-such-import", HttpStatus.NOT_FOUND),
+    /** The link was used, taken back, or is too old. */
+    NO_SUCH_INVITATION("no-such-invitation", HttpStatus.NOT_FOUND),
+    /** There is no such first look, or it was given twice. */
+    NO_SUCH_LOOK("no-such-look", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** A gate item cannot be marked so. */
+    NO_SUCH_MARK("no-such-mark", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** A month is one from 1 to 12. */
+    NO_SUCH_MONTH("no-such-month", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** There is no such observer. */
+    NO_SUCH_OBSERVER("no-such-observer", HttpStatus.NOT_FOUND),
+    /** It is no way to sign, or to decide. */
+    NO_SUCH_OUTCOME("no-such-outcome", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The tree has no such photo that this observer may see. */
+    NO_SUCH_PHOTO("no-such-photo", HttpStatus.NOT_FOUND),
+    /** The survey has no such plot. */
+    NO_SUCH_PLOT("no-such-plot", HttpStatus.NOT_FOUND),
+    /** Nothing is reviewed for that reason. */
+    NO_SUCH_REASON("no-such-reason", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** There is no such role. */
+    NO_SUCH_ROLE("no-such-role", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The library has no such version of a sheet. */
+    NO_SUCH_SHEET("no-such-sheet", HttpStatus.NOT_FOUND),
+    /** There is no such survey, or the observer does not belong to it. */
+    NO_SUCH_SURVEY("no-such-survey", HttpStatus.NOT_FOUND),
+    /** Two or more taxa of the sheet are asked for. */
+    NO_SUCH_TAXA("no-such-taxa", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The sheet has no such taxon. */
+    NO_SUCH_TAXON("no-such-taxon", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** A call cannot be for that. */
+    NO_SUCH_TIER("no-such-tier", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The survey has no such tree. */
+    NO_SUCH_TREE("no-such-tree", HttpStatus.NOT_FOUND),
+    /** The column cannot be in that unit. */
+    NO_SUCH_UNIT("no-such-unit", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The tree was not visited in that month. */
+    NO_SUCH_VISIT("no-such-visit", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** It is none of the codes that are known there. */
+    NO_SUCH_WORD("no-such-word", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The file is no sheet that can be taken in. */
+    NOT_A_SHEET("not-a-sheet", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The case is not at the table. */
+    NOT_AT_THE_TABLE("not-at-the-table", HttpStatus.CONFLICT),
+    /** The file is not checked, or has problems. */
+    NOT_CHECKED("not-checked", HttpStatus.CONFLICT),
+    /** The record does not propose that now. */
+    NOT_PROPOSED("not-proposed", HttpStatus.CONFLICT),
+    /** The case is not settled. */
+    NOT_SETTLED("not-settled", HttpStatus.CONFLICT),
+    /** The evidence does not carry it, or something that the tier asks for is missing. */
+    NOT_SIGNABLE("not-signable", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** Nobody is signed in, or the session has ended. */
+    NOT_SIGNED_IN("not-signed-in", HttpStatus.UNAUTHORIZED),
+    /** The file was not stored. */
+    NOT_STORED("not-stored", HttpStatus.CONFLICT),
+    /** The file is no text. */
+    NOT_TEXT("not-text", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The file is no list of verified trees of the group. */
+    NOT_VERIFIED_TREES("not-verified-trees", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The lead shares no survey with that observer. */
+    NOT_YOUR_CREW("not-your-crew", HttpStatus.FORBIDDEN),
+    /** Somebody else made it. */
+    NOT_YOURS("not-yours", HttpStatus.FORBIDDEN),
+    /** It is for another role. */
+    NOT_YOURS_TO_DO("not-yours-to-do", HttpStatus.FORBIDDEN),
+    /** The draft says what is saved already. */
+    NOTHING_CHANGED("nothing-changed", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** Something was stored since the file was checked. */
+    OVERTAKEN("overtaken", HttpStatus.CONFLICT),
+    /** It is about the observer’s own call. */
+    OWN_CASE("own-case", HttpStatus.FORBIDDEN),
+    /** Whoever overrules has read the tree. */
+    OWN_READING_MISSING("own-reading-missing", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The passphrase is too easy to guess. */
+    PLAIN_PASSPHRASE("plain-passphrase", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The tree is recorded as a taxon that nobody doubts. */
+    PLAIN_TREE("plain-tree", HttpStatus.CONFLICT),
+    /** The field work of the plot is done. */
+    PLOT_CLOSED("plot-closed", HttpStatus.CONFLICT),
+    /** Trees of the plot are open. */
+    PLOT_UNFINISHED("plot-unfinished", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** What others made of the tree is kept until it is read. */
+    READ_FIRST("read-first", HttpStatus.FORBIDDEN),
+    /** The readings changed since they were last seen. */
+    READINGS_CHANGED("readings-changed", HttpStatus.CONFLICT),
+    /** A reason was written for what is not read. */
+    REASON_WITHOUT_READING("reason-without-reading", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** Reasons must be given. */
+    REASONS_MISSING("reasons-missing", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The receiver cannot be reached. */
+    RECEIVER_AWAY("receiver-away", HttpStatus.CONFLICT),
+    /** A rule of the job refuses it. */
+    REFUSED("refused", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The sheet is laid over another one already. */
+    REGIONAL_ALREADY("regional-already", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** Reviewers and leads decide. */
+    ROLE("role", HttpStatus.FORBIDDEN),
+    /** The observer was shown what others made of the tree. */
+    SEEN_ALREADY("seen-already", HttpStatus.CONFLICT),
+    /** The passphrase is too short. */
+    SHORT_PASSPHRASE("short-passphrase", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** Somebody changed it in the meantime; what is kept now comes with it. */
+    STALE("stale", HttpStatus.CONFLICT),
+    /** Another stem bears the call. */
+    STEM_OF_A_CLONE("stem-of-a-clone", HttpStatus.CONFLICT),
+    /** The file is being worked on. */
+    STILL_AT_WORK("still-at-work", HttpStatus.CONFLICT),
+    /** The survey is read-only. */
+    SURVEY_CLOSED("survey-closed", HttpStatus.CONFLICT),
+    /** The request is larger than is taken. */
+    TOO_LARGE("too-large", HttpStatus.PAYLOAD_TOO_LARGE),
+    /** The call has as many photos as are kept. */
+    TOO_MANY_PHOTOS("too-many-photos", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** It came more slowly than is waited for. */
+    TOO_SLOW("too-slow", HttpStatus.REQUEST_TIMEOUT),
+    /** It cannot be a call sign. */
+    UNFIT_CALL_SIGN("unfit-call-sign", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** A code of the circumstances is unknown, or the month out of range. */
+    UNFIT_CONTEXT("unfit-context", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** A session cannot lie still for so long or so short a time. */
+    UNFIT_IDLE_LIMIT("unfit-idle-limit", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The sheet has no such gate item. */
+    UNFIT_MARK("unfit-mark", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** A taxon goes with the outcome taxon, a month with come-back, and neither with another. */
+    UNFIT_OUTCOME("unfit-outcome", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The file is no picture that is kept. */
+    UNFIT_PHOTO("unfit-photo", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The plot breaks a rule, each of which is named. */
+    UNFIT_PLOT("unfit-plot", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The reading does not fit the sheet. */
+    UNFIT_READING("unfit-reading", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The survey breaks a rule, each of which is named. */
+    UNFIT_SURVEY("unfit-survey", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The tree breaks a rule, each of which is named. */
+    UNFIT_TREE("unfit-tree", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The application failed; the log tells of it under the request’s id. */
+    UNFORESEEN("unforeseen", HttpStatus.INTERNAL_SERVER_ERROR),
+    /** What was sent cannot be read. */
+    UNREADABLE("unreadable", HttpStatus.BAD_REQUEST),
+    /** The file cannot be read. */
+    UNREADABLE_FILE("unreadable-file", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The check wounds the tree, and the survey does not allow that. */
+    WOUNDING_OFF("wounding-off", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** Call sign and passphrase do not belong together. */
+    WRONG_PASSPHRASE("wrong-passphrase", HttpStatus.UNAUTHORIZED);
+
+    private final String code;
+    private final Set<HttpStatus> statuses;
+
+    ProblemType(String code, HttpStatus... statuses) {
+        this.code = code;
+        this.statuses = Set.of(statuses);
+    }
+
+    @Override
+    public String code() {
+        return code;
+    }
+
+    /** Its address, as a problem detail names it. */
+    public URI address() {
+        return Problem.address(code);
+    }
+
+    /** Under which it is told; most have one. */
+    public Set<HttpStatus> statuses() {
+        return statuses;
+    }
+
+    /** The kind under which a call's refusal is told; both have one code. */
+    static ProblemType of(CallRefusal refusal) {
+        return Coded.find(values(), refusal.code()).orElseThrow();
+    }
+}

@@ -1,0 +1,199 @@
+package org.goldthistle.plotlist;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.sql.Array;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.goldthistle.call.Thistle;
+import org.goldthistle.core.plot.PolarPosition;
+import org.goldthistle.platform.Problem;
+import org.goldthistle.platform.ProblemType;
+import org.goldthistle.sight.Scope;
+import org.goldthistle.sight.Sights;
+import org.goldthistle.survey.SurveyService;
+import org.goldthistle.survey.SurveyedTree;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Plots and their trees as lists and maps show them: rows straight from the database, nothing reckoned. */
+@Service
+class PlotViews {
+    private static final int MOST_FOUND = 30;
+
+    private static final Pattern PLOT_AND_TAG = Pattern.compile("^(.*?)\\s*(?:tree\\s*)?(\\d{1,5})?$");
+
+    private final SurveyService surveys;
+    private final Sights sights;
+    private final JdbcClient jdbc;
+    private final ObjectMapper json;
+
+    PlotViews(SurveyService surveys, Sights sights, JdbcClient jdbc, ObjectMapper json) {
+        this.surveys = surveys;
+        this.sights = sights;
+        this.jdbc = jdbc;
+        this.json = json;
+    }
+
+    /** The plots of a survey by code. */
+    @Transactional(readOnly = true)
+    List<PlotRow> plots(UUID surveyId, UUID observerId) {
+        surveys.requireMember(surveyId, observerId);
+        return jdbc.sql("select p.id, p.code, p.latitude, p.longitude, p.closed_at is not null closed,"
+                        + " c.* from plot p cross join lateral (select count(*) stems,"
+                        + " count(*) filter (where t.stands_as = 'open' and t.clone_of is null) open,"
+                        + " count(*) filter (where t.stands_as = 'come-back' and " + SurveyedTree.SHOWN + ") come_back,"
+                        + " count(*) filter (where t.contested and " + SurveyedTree.SHOWN + ") contested"
+                        + " from tree t where t.plot_id = p.id) c where p.survey_id = :survey order by p.code")
+                .param("survey", surveyId)
+                .param("observer", observerId)
+                .query((row, i) -> new PlotRow(
+                        row.getObject("id", UUID.class),
+                        row.getString("code"),
+                        row.getObject("latitude", Double.class),
+                        row.getObject("longitude", Double.class),
+                        row.getBoolean("closed"),
+                        row.getInt("stems"),
+                        row.getInt("open"),
+                        row.getInt("come_back"),
+                        row.getInt("contested")))
+                .list();
+    }
+
+    /** The trees of a plot by tag, each with what the observer made of it. */
+    @Transactional
+    List<TreeRow> trees(UUID surveyId, UUID plotId, UUID observerId) {
+        surveys.requireMember(surveyId, observerId);
+        List<TreeRow> rows = jdbc.sql("select t.*, " + SurveyedTree.SHOWN
+                        + " seen, s.readings, c.group_id read_as, s.verdict, s.thistle from tree t"
+                        + " join plot p on p.id = t.plot_id"
+                        + " left join call_state s on s.tree_id = t.id and s.observer_id = :observer"
+                        + " left join call c on c.id = s.call_id"
+                        + " where t.plot_id = :plot and p.survey_id = :survey order by t.tag")
+                .param("observer", observerId)
+                .param("plot", plotId)
+                .param("survey", surveyId)
+                .query((row, i) -> treeRow(row))
+                .list();
+        sights.shown(
+                observerId,
+                Scope.PLOT,
+                rows.stream()
+                        .filter(row -> !row.standsAs().equals("review"))
+                        .map(TreeRow::id)
+                        .toList());
+        return rows;
+    }
+
+    /** The tree of the plot that an observer goes on to from another: the nearest that nobody has signed. */
+    @Transactional(readOnly = true)
+    NextTree next(UUID surveyId, UUID treeId, UUID observerId) {
+        surveys.requireMember(surveyId, observerId);
+        List<OpenStem> stems = jdbc.sql("select t.id, t.tag, t.azimuth_degrees, t.distance_metres, t.id = :tree here,"
+                        + " coalesce(s.readings, 0) > 0 begun from tree t join plot p on p.id = t.plot_id"
+                        + " left join call_state s on s.tree_id = t.id and s.observer_id = :observer"
+                        + " where p.survey_id = :survey and t.plot_id = (select plot_id from tree where id = :tree)"
+                        + " and (t.id = :tree or t.group_id is not null and t.clone_of is null"
+                        + " and t.stands_as = 'open' and " + SurveyedTree.SHOWN + ") order by t.tag")
+                .param("tree", treeId)
+                .param("observer", observerId)
+                .param("survey", surveyId)
+                .query((row, i) -> new OpenStem(
+                        row.getObject("id", UUID.class),
+                        row.getInt("tag"),
+                        new PolarPosition(row.getDouble("azimuth_degrees"), row.getDouble("distance_metres")),
+                        row.getBoolean("here"),
+                        row.getBoolean("begun")))
+                .list();
+        PolarPosition here = stems.stream()
+                .filter(OpenStem::here)
+                .map(OpenStem::at)
+                .findFirst()
+                .orElseThrow(() -> Problem.missing(
+                        ProblemType.NO_SUCH_TREE, "This survey has no such tree any more. Nothing was changed."));
+        List<OpenStem> others = stems.stream().filter(stem -> !stem.here()).toList();
+        return others.stream()
+                .min(Comparator.comparing(OpenStem::begun)
+                        .thenComparingDouble(stem -> here.metresTo(stem.at()))
+                        .thenComparingInt(OpenStem::tag))
+                .map(stem -> new NextTree(
+                        stem.id(), stem.tag(), here.metresTo(stem.at()), here.degreesTo(stem.at()), others.size()))
+                .orElseGet(() -> new NextTree(null, null, null, null, 0));
+    }
+
+    /** A stem of a plot; those that are not here are open. */
+    private record OpenStem(UUID id, int tag, PolarPosition at, boolean here, boolean begun) {}
+
+    /** Trees whose plot and tag fit what was typed, such as "kettle 23" or "23". */
+    @Transactional(readOnly = true)
+    List<FoundTree> find(UUID surveyId, UUID observerId, String typed) {
+        surveys.requireMember(surveyId, observerId);
+        Matcher parts = PLOT_AND_TAG.matcher(typed.strip().toLowerCase(Locale.ROOT));
+        String plot = parts.matches() ? parts.group(1) : typed;
+        Integer tag = parts.matches() && parts.group(2) != null ? Integer.valueOf(parts.group(2)) : null;
+        return jdbc.sql("select t.id, t.plot_id, p.code, t.tag, t.group_id from tree t join plot p on p.id = t.plot_id"
+                        + " where p.survey_id = :survey and t.clone_of is null"
+                        + " and ((lower(p.code) like :plot || '%' or lower(p.code) like '% ' || :plot || '%')"
+                        + " and (cast(:tag as int) is null or t.tag = :tag) or lower(p.code) like :typed || '%') order by t.plain_taxon is not null, p.code,"
+                        + " t.tag limit "
+                        + MOST_FOUND)
+                .param("survey", surveyId)
+                .param("plot", plot.replaceAll("[%_\\\\]", ""))
+                .param("typed", typed.strip().toLowerCase(Locale.ROOT).replaceAll("[%_\\\\]", ""))
+                .param("tag", tag, java.sql.Types.INTEGER)
+                .query((row, i) -> new FoundTree(
+                        row.getObject("id", UUID.class),
+                        row.getObject("plot_id", UUID.class),
+                        row.getString("code"),
+                        row.getInt("tag"),
+                        row.getString("group_id")))
+                .list();
+    }
+
+    private TreeRow treeRow(ResultSet row) throws SQLException {
+        boolean seen = row.getBoolean("seen");
+        return new TreeRow(
+                row.getObject("id", UUID.class),
+                row.getInt("tag"),
+                row.getDouble("azimuth_degrees"),
+                row.getDouble("distance_metres"),
+                row.getInt("diameter_millimetres"),
+                row.getObject("height_decimetres", Integer.class),
+                row.getString("stage"),
+                row.getString("origin"),
+                words(row.getArray("habitat")),
+                row.getString("condition_notes"),
+                row.getString("group_id"),
+                row.getString("plain_taxon"),
+                row.getObject("clone_of", UUID.class),
+                row.getInt("version"),
+                seen ? row.getString("stands_as") : "review",
+                seen ? row.getString("stands_name") : null,
+                seen ? row.getObject("come_back_month", Integer.class) : null,
+                seen && row.getBoolean("contested"),
+                seen && row.getBoolean("reviewed"),
+                row.getInt("readings"),
+                row.getString("read_as"),
+                row.getString("verdict"),
+                thistle(row.getString("thistle")));
+    }
+
+    private static List<String> words(Array array) throws SQLException {
+        return array == null ? null : List.of((String[]) array.getArray());
+    }
+
+    private Thistle thistle(String text) {
+        try {
+            return text == null ? null : json.readValue(text, Thistle.class);
+        } catch (JsonProcessingException broken) {
+            throw new IllegalStateException("the kept thistle was written by this application", broken);
+        }
+    }
+}

@@ -1,0 +1,53 @@
+package org.goldthistle.plotlist;
+
+import java.util.List;
+import java.util.UUID;
+import org.goldthistle.call.Thistle;
+import org.goldthistle.core.CodeOf;
+import org.goldthistle.core.reading.TreeOrigin;
+import org.goldthistle.core.sheet.Habitat;
+import org.goldthistle.core.sheet.LifeStage;
+import org.goldthistle.core.verdict.Verdict;
+import org.goldthistle.survey.TreeStanding;
+import org.springframework.lang.Nullable;
+
+/**
+ * A tree in its plot's table and map, as it was entered and as one observer works on it.
+ *
+ * @param habitat null: as its plot
+ * @param cloneOf the stem that bears its call; null: it bears its own
+ * @param standsAs plain, open, the outcome that was signed last, or review: what it was signed as is kept from this
+ *     observer, who is to read it without knowing; the next fields then say nothing
+ * @param standsName common name of what was signed last; null: nothing
+ * @param comeBackMonth 1-12, if that was signed
+ * @param contested whether any observer's call is
+ * @param reviewed whether what it stands as was settled by a review
+ * @param readings that this observer made
+ * @param readAs group in which this observer works on it; null, as the next two: they have not begun
+ * @param verdict of their call
+ * @param thistle their call at a glance
+ */
+record TreeRow(
+        UUID id,
+        int tag,
+        double azimuthDegrees,
+        double distanceMetres,
+        int diameterMillimetres,
+        @Nullable Integer heightDecimetres,
+        @CodeOf(LifeStage.class) String stage,
+        @CodeOf(TreeOrigin.class) String origin,
+        @Nullable @CodeOf(Habitat.class) List<String> habitat,
+        String conditionNotes,
+        @Nullable String groupId,
+        @Nullable String plainTaxon,
+        @Nullable UUID cloneOf,
+        int version,
+        @CodeOf(TreeStanding.class) String standsAs,
+        @Nullable String standsName,
+        @Nullable Integer comeBackMonth,
+        boolean contested,
+        boolean reviewed,
+        int readings,
+        @Nullable String readAs,
+        @Nullable @CodeOf(Verdict.class) String verdict,
+        @Nullable Thistle thistle) {}

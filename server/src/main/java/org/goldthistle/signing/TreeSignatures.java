@@ -1,0 +1,158 @@
+package org.goldthistle.signing;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.goldthistle.account.AccountService;
+import org.goldthistle.call.CallInHand;
+import org.goldthistle.core.verdict.CallRecord;
+import org.goldthistle.core.verdict.Tier;
+import org.goldthistle.library.LibraryService;
+import org.goldthistle.survey.SurveyedTree;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Component;
+
+/** What was signed for a tree, as far as an observer may see it, and what it means for a call that is in hand. */
+@Component
+public class TreeSignatures {
+    private final DeterminationRepository determinations;
+    private final LibraryService library;
+    private final AccountService accounts;
+    private final Clock clock;
+
+    TreeSignatures(
+            DeterminationRepository determinations, LibraryService library, AccountService accounts, Clock clock) {
+        this.determinations = determinations;
+        this.library = library;
+        this.accounts = accounts;
+        this.clock = clock;
+    }
+
+    /**
+     * What is there beside a call.
+     *
+     * @param onRecord beside its readings
+     * @param determinations that its observer may see, the newest first
+     * @param holdsOthers whether somebody else's is among them
+     * @param signedAs the observer's own signature that stands and was made of just what counts now; null: there is none
+     */
+    public record Beside(
+            CallRecord onRecord,
+            List<DeterminationDto> determinations,
+            boolean holdsOthers,
+            @Nullable UUID signedAs) {}
+
+    /** What is there beside the call that an observer has in hand on a tree. */
+    public Beside beside(SurveyedTree tree, UUID observerId, CallInHand call) {
+        List<Determination> shown = shownTo(tree, observerId);
+        return new Beside(
+                onRecord(call, observerId, shown),
+                dtos(shown),
+                shown.stream().anyMatch(one -> !one.observerId().equals(observerId)),
+                signedAs(call, observerId, shown));
+    }
+
+    /** What is on record of a tree beside an observer's readings. */
+    public CallRecord onRecord(SurveyedTree tree, UUID observerId, CallInHand call) {
+        return onRecord(call, observerId, shownTo(tree, observerId));
+    }
+
+    /** Who signed a tree on the Bench. */
+    public Set<UUID> signersOf(UUID treeId) {
+        return signedFor(treeId).stream()
+                .filter(one -> one.settles() == null)
+                .map(Determination::observerId)
+                .collect(Collectors.toSet());
+    }
+
+    /** Whether a photo belongs to something that was signed for a tree. */
+    public boolean hasSigned(UUID treeId, UUID photoId) {
+        return signedFor(treeId).stream()
+                .map(one -> one.snapshot().photos())
+                .anyMatch(kept ->
+                        kept != null && kept.stream().anyMatch(one -> one.id().equals(photoId)));
+    }
+
+    /** What was signed for a tree, the newest first. */
+    List<Determination> signedFor(UUID treeId) {
+        return determinations.findOnTree(treeId);
+    }
+
+    /** What an observer may see of it: their own alone where they read blind. */
+    List<Determination> shownTo(SurveyedTree tree, UUID observerId) {
+        List<Determination> all = signedFor(tree.id());
+        return tree.isBlindFor(observerId)
+                ? all.stream()
+                        .filter(one -> one.observerId().equals(observerId))
+                        .toList()
+                : all;
+    }
+
+    private CallRecord onRecord(CallInHand call, UUID observerId, List<Determination> shown) {
+        return new CallRecord(
+                !call.photos().isEmpty(), Set.of(), isSeconded(call, observerId, shown), standingTaxa(shown));
+    }
+
+    /** Whether this observer and another each signed what leads here without having been shown the other's call. */
+    boolean isSeconded(CallInHand call, UUID observerId, List<Determination> shown) {
+        if (call.tier() != Tier.CONTROL || call.counting().isEmpty()) {
+            return false;
+        }
+        int lead = call.weighing(call.school()).featuresAlone().lead();
+        String name = call.sheet().sheet().taxa().get(lead).name().scientificName();
+        Map<Boolean, List<Determination>> blindByOwn = shown.stream()
+                .filter(Determination::signedBlind)
+                .collect(Collectors.partitioningBy(one -> one.observerId().equals(observerId)));
+        return standingTaxa(blindByOwn.get(true)).contains(name)
+                && standingTaxa(blindByOwn.get(false)).contains(name);
+    }
+
+    /** The scientific names of the taxa that observers signed last, since ids are those of a sheet. */
+    Set<String> standingTaxa(List<Determination> newestFirst) {
+        return newestFirst.stream()
+                .filter(one -> one.taxonId() != null && !isSuperseded(one, newestFirst))
+                .map(one -> library.find(one.snapshot().sheetVersionId())
+                        .sheet()
+                        .taxon(one.taxonId())
+                        .orElseThrow()
+                        .name()
+                        .scientificName())
+                .collect(Collectors.toSet());
+    }
+
+    private static @Nullable UUID signedAs(CallInHand call, UUID observerId, List<Determination> newestFirst) {
+        return newestFirst.stream()
+                .filter(one -> one.observerId().equals(observerId) && !isSuperseded(one, newestFirst))
+                .filter(one -> one.snapshot().isOf(call))
+                .map(Determination::getId)
+                .findFirst()
+                .orElse(null);
+    }
+
+    /** Signatures as they are shown. */
+    List<DeterminationDto> dtos(List<Determination> newestFirst) {
+        Map<UUID, String> callSigns = accounts.callSigns(newestFirst.stream()
+                .flatMap(one -> Stream.concat(Stream.of(one.observerId()), one.alsoBy().stream()))
+                .distinct()
+                .toList());
+        return newestFirst.stream()
+                .map(one -> DeterminationDto.of(
+                        one,
+                        library.find(one.snapshot().sheetVersionId()),
+                        callSigns,
+                        isSuperseded(one, newestFirst),
+                        clock.getZone()))
+                .toList();
+    }
+
+    /** Whether the same observer signed the tree again later, or a review settled it since. */
+    private static boolean isSuperseded(Determination one, List<Determination> newestFirst) {
+        return newestFirst.stream()
+                .takeWhile(later -> later != one)
+                .anyMatch(later -> later.settles() != null || later.observerId().equals(one.observerId()));
+    }
+}

@@ -1,0 +1,32 @@
+package org.goldthistle.survey;
+
+import org.goldthistle.core.Coded;
+
+/** What a tree stands as. */
+public enum TreeStanding implements Coded {
+    /** A taxon that nobody doubts. */
+    PLAIN("plain"),
+    /** Nobody has signed it. */
+    OPEN("open"),
+    /** Signed as a taxon. */
+    TAXON("taxon"),
+    /** Signed as the group only. */
+    GROUP("group"),
+    /** Signed to come back. */
+    COME_BACK("come-back"),
+    /** A sample is at the laboratory. */
+    LABORATORY("laboratory"),
+    /** It is to be read without knowing what others made of it. */
+    REVIEW("review");
+
+    private final String code;
+
+    TreeStanding(String code) {
+        this.code = code;
+    }
+
+    @Override
+    public String code() {
+        return code;
+    }
+}

@@ -1,0 +1,2 @@
+/** What an observer should do today, and in which months their contested calls can be settled. */
+package org.goldthistle.today;
