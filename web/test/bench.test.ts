@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Bench, Character, NewReading, Sheet } from '../src/api/types'
 import { entriesOf, mannerWords, marksOf, wordsOfReading } from '../src/features/call/entries'
-import { firstInHand, isForbidden, stopOf, stops } from '../src/features/call/inHand'
+import { firstInHand, stopOf, stops } from '../src/features/call/inHand'
 import { effectWords, reasonWords, timesIn } from '../src/features/call/judgementWords'
 import type { Entered, Unsent } from '../src/features/call/outbox'
 import { nextOf, TRAITS } from '../src/features/call/traits'
@@ -114,13 +114,8 @@ describe('how something was read', () => {
 })
 
 describe('the path', () => {
-  it('goes from the gate to the trunk, the hand and last the knife, if that is allowed', () => {
-    expect(stops(bench(), sheet)).toEqual(['gate', 'bark', 'twig'])
-    expect(stops(bench({ tree: { woundingAllowed: true } }), sheet)).toEqual(['gate', 'bark', 'twig', 'pith'])
-    expect(stops(bench({ outOfSeason: ['bark'] }), sheet)).toEqual(['gate', 'twig'])
-    expect(stops(bench({ noneOnTree: ['bark'], notAtThisStage: ['twig'] }), sheet)).toEqual(['gate'])
-    expect(isForbidden(bench(), pith)).toBe(true)
-    expect(isForbidden(bench(), twig)).toBe(false)
+  it('goes from the gate on as the server orders it', () => {
+    expect(stops(bench({ path: ['bark', 'twig'] }), sheet)).toEqual(['gate', 'bark', 'twig'])
   })
 })
 
@@ -188,13 +183,10 @@ describe('what is in hand', () => {
     expect(stopOf(sheet, 'nobody')).toBeUndefined()
     const lacking = bench({
       suggested: [{ character: 'bark' }],
-      missing: ['the gate, what all of the group share: 1 of 1 to look at'],
-      conditions: [{ code: 'gate', met: false }],
+      gateAllThatLacks: true,
     })
     expect(firstInHand(lacking, sheet, stands(['twig'], []))).toBe('gate') // all that is still needed
-    expect(firstInHand(bench({ ...lacking, missing: ['one', 'two'] }), sheet, stands(['twig'], []))).toBe(
-      'bark',
-    )
+    expect(firstInHand(suggested, sheet, stands(['twig'], []))).toBe('bark')
   })
 
   it('tells what counts while nothing is said, and what the next key says', () => {

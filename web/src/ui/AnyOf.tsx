@@ -1,20 +1,20 @@
 import { ToggleGroup } from 'radix-ui'
 
-type Props = {
+type Props<T extends string> = {
   readonly label: string
-  readonly options: readonly string[]
-  readonly values: readonly string[]
-  readonly onChange: (values: string[]) => void
+  readonly options: readonly T[]
+  readonly values: readonly T[]
+  readonly onChange: (values: T[]) => void
 }
 
 /** A choice of any number among short words. */
-export function AnyOf({ label, options, values, onChange }: Props) {
+export function AnyOf<T extends string>({ label, options, values, onChange }: Props<T>) {
   return (
     <ToggleGroup.Root
       type="multiple"
       aria-label={label}
       value={[...values]}
-      onValueChange={onChange}
+      onValueChange={(next) => onChange(next as T[])}
       className="flex flex-wrap gap-2"
     >
       {options.map((option) => (

@@ -77,20 +77,3 @@ export function counted(count: number, one: string): string {
 export function dayAndTime(instant: string): string {
   return new Date(instant).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 }
-
-/** Codes that a tree is described by; each is a word of the crew's own. */
-export const STAGES = ['seedling', 'sapling', 'pole', 'mature'] as const
-export const ORIGINS = ['wild', 'planted', 'unknown'] as const
-export const HABITATS = [
-  'dry',
-  'mesic',
-  'wet',
-  'waterlogged',
-  'riparian',
-  'calcareous',
-  'acid',
-  'coastal',
-  'edge',
-  'shade',
-  'urban',
-] as const

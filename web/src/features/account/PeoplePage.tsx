@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
 import { api, dataOf } from '../../api/client'
+import { choiceOf, ROLES, type Role } from '../../api/codes'
 import { useObserver } from '../../api/observer'
 import { peopleQuery } from '../../api/people'
 import { failure, wordsOf } from '../../api/problem'
@@ -17,11 +18,7 @@ import { Sheet } from '../../ui/Sheet'
 import { useAsked } from '../../ui/useAsked'
 import { counted, dayAndTime } from '../../ui/words'
 
-const ROLES = [
-  { value: 'crew', text: 'crew' },
-  { value: 'reviewer', text: 'reviewer' },
-  { value: 'lead', text: 'lead' },
-] as const
+const ROLE_CHOICES = ROLES.map(choiceOf)
 
 /** Who may sign in, and who is invited; for leads. */
 export function PeoplePage() {
@@ -129,7 +126,7 @@ function PersonRow({ person, onLink }: { readonly person: Person; readonly onLin
   const refresh = () => queries.invalidateQueries(peopleQuery)
   const path = { observerId: person.id }
   const role = useMutation({
-    mutationFn: async (asked: string) =>
+    mutationFn: async (asked: Role) =>
       dataOf(await api.PUT('/api/people/{observerId}/role', { params: { path }, body: { role: asked } })),
     onSettled: refresh,
   })
@@ -168,8 +165,8 @@ function PersonRow({ person, onLink }: { readonly person: Person; readonly onLin
           <>
             <OneOf
               label={`Role of ${person.callSign}`}
-              options={ROLES}
-              value={person.role as 'crew'}
+              options={ROLE_CHOICES}
+              value={person.role}
               onChange={(asked) => role.mutate(asked)}
             />
             <Button onClick={() => reset.mutate()} disabled={reset.isPending}>
@@ -241,7 +238,7 @@ function InviteForm({ onLink }: { readonly onLink: (link: Link) => void }) {
   const { surveys, survey } = useSurvey()
   const [id] = useState(() => crypto.randomUUID())
   const [callSign, setCallSign] = useState('')
-  const [role, setRole] = useState<'crew' | 'reviewer' | 'lead'>('crew')
+  const [role, setRole] = useState<Role>('crew')
   const [picked, setPicked] = useState<string>()
   const surveyId = picked ?? survey?.id ?? ''
   const invite = useMutation({
@@ -271,7 +268,7 @@ function InviteForm({ onLink }: { readonly onLink: (link: Link) => void }) {
         maxLength={40}
         hint="People are known here by call signs, never by name."
       />
-      <OneOf label="Role" options={ROLES} value={role} onChange={setRole} />
+      <OneOf label="Role" options={ROLE_CHOICES} value={role} onChange={setRole} />
       <Choice
         label="Survey"
         options={[

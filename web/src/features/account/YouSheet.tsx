@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, dataOf } from '../../api/client'
+import { FACULTIES, type Faculty } from '../../api/codes'
 import { useKeptFlag } from '../../api/kept'
 import { wordsOf } from '../../api/problem'
 import type { Observer } from '../../api/types'
@@ -11,10 +12,10 @@ import { Sheet } from '../../ui/Sheet'
 import { chooseTheme, type Theme, theme } from '../../ui/theme'
 import { sessionQuery } from './queries'
 
-const FACULTIES = [
-  ['smell', 'I do not smell'],
-  ['red-green', 'I do not tell red from green'],
-] as const
+const LACKED: Readonly<Record<Faculty, string>> = {
+  smell: 'I do not smell',
+  'red-green': 'I do not tell red from green',
+}
 
 const LIGHTS = [
   { value: 'day', text: 'day' },
@@ -37,7 +38,7 @@ export function YouSheet({ observer, open, onOpenChange, onSignOut, onSignOutEve
   const [look, setLook] = useState(theme)
   const [cover, setCover] = useKeptFlag(`cover.${observer.callSign}`)
   const change = useMutation({
-    mutationFn: async (lacking: string[]) =>
+    mutationFn: async (lacking: Faculty[]) =>
       dataOf(await api.PUT('/api/session/lacking', { body: { lacking } })),
     onSuccess: (answer) => {
       queries.setQueryData(sessionQuery.queryKey, answer)
@@ -45,7 +46,7 @@ export function YouSheet({ observer, open, onOpenChange, onSignOut, onSignOutEve
     },
   })
   const lacking = change.isPending ? change.variables : observer.lacking
-  const toggle = (faculty: string) =>
+  const toggle = (faculty: Faculty) =>
     change.mutate(
       lacking.includes(faculty) ? lacking.filter((one) => one !== faculty) : [...lacking, faculty],
     )
@@ -58,7 +59,7 @@ export function YouSheet({ observer, open, onOpenChange, onSignOut, onSignOutEve
             Checks that ask for what you lack are offered to you last and count a quarter. It is kept with
             what you sign.
           </p>
-          {FACULTIES.map(([faculty, words]) => (
+          {FACULTIES.map((faculty) => (
             <label key={faculty} className="flex min-h-11 items-center gap-3">
               <input
                 type="checkbox"
@@ -66,7 +67,7 @@ export function YouSheet({ observer, open, onOpenChange, onSignOut, onSignOutEve
                 checked={lacking.includes(faculty)}
                 onChange={() => toggle(faculty)}
               />
-              {words}
+              {LACKED[faculty]}
             </label>
           ))}
           {change.isError && <Notice tone="wrong">{wordsOf(change.error)}</Notice>}

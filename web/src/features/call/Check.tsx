@@ -1,5 +1,6 @@
 import { Columns3, EyeOff, Undo2 } from 'lucide-react'
 import { useEffect, useRef } from 'react'
+import type { Zone } from '../../api/codes'
 import type { Bench, Character, NewReading, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
@@ -19,7 +20,7 @@ import type { Cover } from './useCover'
 import { type Manner, useManner } from './useManner'
 import type { Work } from './useWork'
 
-const NEARNESS: Readonly<Record<string, string>> = {
+const NEARNESS: Readonly<Record<Zone, string>> = {
   'stand-off': 'from a distance',
   trunk: 'at the trunk',
   hand: 'in the hand',

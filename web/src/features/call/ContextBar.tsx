@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { choiceOf, HABITATS, ORIGINS, STAGES, TIERS, type Tier } from '../../api/codes'
 import { wordsOf } from '../../api/problem'
 import type { Bench, Circumstances, Sheet as GroupSheet } from '../../api/types'
 import { AnyOf } from '../../ui/AnyOf'
@@ -11,10 +12,8 @@ import { OneOf } from '../../ui/OneOf'
 import { PageTitle } from '../../ui/PageTitle'
 import { Sheet } from '../../ui/Sheet'
 import { Term } from '../../ui/Term'
-import { HABITATS, MONTHS, monthName, ORIGINS, STAGES } from '../../ui/words'
+import { MONTHS, monthName } from '../../ui/words'
 import { benchQuery, sendCircumstances, sendTier } from './queries'
-
-const options = (words: readonly string[]) => words.map((word) => ({ value: word, text: word }))
 
 type Props = {
   readonly bench: Bench
@@ -108,7 +107,7 @@ export function ContextBar({ bench, sheet, waiting }: Props) {
   )
 }
 
-const TIERS = ['tally', 'record', 'control'].map((tier) => ({ value: tier, text: tier }))
+const TIER_CHOICES = TIERS.map(choiceOf)
 
 /** What the call is for; the sheet may ask for more than was said. */
 function TierChoice({ bench }: { readonly bench: Bench }) {
@@ -116,12 +115,17 @@ function TierChoice({ bench }: { readonly bench: Bench }) {
   const { surveyId, id: treeId } = bench.tree
   const { tierAsked, tier } = bench.judgement
   const change = useMutation({
-    mutationFn: (asked: string) => sendTier(surveyId, treeId, asked),
+    mutationFn: (asked: Tier) => sendTier(surveyId, treeId, asked),
     onSuccess: (answer) => queries.setQueryData(benchQuery(surveyId, treeId).queryKey, answer),
   })
   return (
     <>
-      <OneOf label="Tier" options={TIERS} value={tierAsked} onChange={(asked) => change.mutate(asked)} />
+      <OneOf
+        label="Tier"
+        options={TIER_CHOICES}
+        value={tierAsked}
+        onChange={(asked) => change.mutate(asked)}
+      />
       {tier !== tierAsked && (
         <p className="text-quiet">What leads now matters more than a tally: it counts as a {tier}.</p>
       )}
@@ -172,7 +176,7 @@ function CircumstancesForm({ bench, onDone }: { readonly bench: Bench; readonly 
       <Group label="Stage">
         <OneOf
           label="Stage"
-          options={options(STAGES)}
+          options={STAGES.map(choiceOf)}
           value={draft.stage}
           onChange={(stage) => setDraft({ ...draft, stage })}
         />
@@ -180,7 +184,7 @@ function CircumstancesForm({ bench, onDone }: { readonly bench: Bench; readonly 
       <Group label="Origin">
         <OneOf
           label="Origin"
-          options={options(ORIGINS)}
+          options={ORIGINS.map(choiceOf)}
           value={draft.origin}
           onChange={(origin) => setDraft({ ...draft, origin })}
         />

@@ -2,7 +2,7 @@ import type { Bench, Sheet, SuggestedCheck } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Term } from '../../ui/Term'
 import { amid } from '../../ui/words'
-import { GATE, isGateAllThatLacks } from './inHand'
+import { GATE } from './inHand'
 import { checkName, whyNext } from './judgementWords'
 import { Told } from './Told'
 import type { Work } from './useWork'
@@ -19,7 +19,7 @@ type Props = {
 
 /** What the last entry did, and what to look at next and why: always in the same place, always of the same height. */
 export function LookNext({ bench, sheet, work, inHand, next, onTakeUp }: Props) {
-  const gate = isGateAllThatLacks(bench)
+  const gate = bench.gateAllThatLacks
   const here = gate ? inHand === undefined : next?.character === inHand
   const first = gate ? GATE : next?.character
   return (

@@ -12,7 +12,7 @@ import { Determinations } from './Determinations'
 import { FiguresBehind } from './FiguresBehind'
 import { GateCheck } from './GateCheck'
 import { Guide } from './Guide'
-import { firstInHand, GATE, isGateAllThatLacks, stopOf, stops } from './inHand'
+import { firstInHand, GATE, stopOf, stops } from './inHand'
 import { LookNext } from './LookNext'
 import { type Part, PartBar } from './PartBar'
 import { Path } from './Path'
@@ -82,7 +82,7 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
   }
   const sideBySide = () => navigate(`/surveys/${bench.tree.surveyId}/trees/${bench.tree.id}/side-by-side`)
   useKeys({
-    n: () => (isGateAllThatLacks(bench) ? takeUp(GATE) : next && takeUp(next.character)),
+    n: () => (bench.gateAllThatLacks ? takeUp(GATE) : next && takeUp(next.character)),
     j: () => walk(1),
     k: () => walk(-1),
     r: beam.nextRival,

@@ -26,32 +26,17 @@ export function firstInHand(bench: Bench, sheet: Sheet, { entries, marks }: Stan
   const fails = [...marks.values()].includes(false)
   const toLookAt = entries.size === 0 && sheet.gate.some((one) => !marks.has(one.id))
   if (fails || toLookAt) return GATE
-  if (isGateAllThatLacks(bench)) return GATE
+  if (bench.gateAllThatLacks) return GATE
   const next = bench.suggested.find((one) => !entries.has(one.character))
   return next?.character ?? sheet.characters[0]?.id ?? GATE
 }
 
-/** Whether the call could be signed if all that the group shares were looked at. */
-export function isGateAllThatLacks(bench: Bench): boolean {
-  const fits = bench.gate.every((one) => one.fits) // an item that fails is told by itself
-  return fits && bench.missing.length === 1 && bench.conditions.some((one) => one.code === 'gate' && !one.met)
-}
-
 /** Every stop of the path in the order of the work: the gate, then the checks from far to near. */
 export function stops(bench: Bench, sheet: Sheet): readonly string[] {
-  const zones = ['stand-off', 'trunk', 'hand', 'lens', 'cut']
-  const now = sheet.characters.filter(
-    (one) =>
-      ![...bench.outOfSeason, ...bench.notAtThisStage, ...bench.noneOnTree].includes(one.id) &&
-      !isForbidden(bench, one),
-  )
-  return [
-    ...(sheet.gate.length > 0 ? [GATE] : []),
-    ...zones.flatMap((zone) => now.filter((one) => one.zone === zone).map((one) => one.id)),
-  ]
+  return [...(sheet.gate.length > 0 ? [GATE] : []), ...bench.path]
 }
 
 /** Whether a check would wound a tree that must not be. */
 export function isForbidden(bench: Bench, character: Character): boolean {
-  return character.harm === 'wound' && !bench.tree.woundingAllowed
+  return bench.notAllowed.includes(character.id)
 }

@@ -1,3 +1,4 @@
+import type { Harm } from '../../api/codes'
 import type { Bench, Sheet, SuggestedCheck } from '../../api/types'
 import { amid, counted, points } from '../../ui/words'
 
@@ -32,7 +33,7 @@ export function timesIn(chance: number): string {
 }
 
 /** What a check does to the tree, in words. */
-export const HARM: Readonly<Record<string, string>> = {
+export const HARM: Readonly<Record<Harm, string>> = {
   none: 'no harm',
   sample: 'a leaf or twig is taken',
   wound: 'wounds the tree',

@@ -1,5 +1,6 @@
 import { queryOptions } from '@tanstack/react-query'
 import { api, dataOf } from '../../api/client'
+import type { Tier } from '../../api/codes'
 import { failure } from '../../api/problem'
 import type { Circumstances, NewDetermination } from '../../api/types'
 import type { Unsent } from './outbox'
@@ -110,7 +111,7 @@ export async function sendCircumstances(surveyId: string, treeId: string, body: 
   )
 }
 
-export async function sendTier(surveyId: string, treeId: string, tier: string) {
+export async function sendTier(surveyId: string, treeId: string, tier: Tier) {
   return dataOf(
     await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/tier', {
       params: { path: { surveyId, treeId } },

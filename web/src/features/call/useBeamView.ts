@@ -1,9 +1,9 @@
 import { useState } from 'react'
+import { choiceOf, SCHOOLS, type School } from '../../api/codes'
 import type { Bench, View } from '../../api/types'
 
-export type School = 'field-marks' | 'close-characters'
-
-export const SCHOOLS: readonly (School | undefined)[] = [undefined, 'field-marks', 'close-characters']
+/** The sheet's own weights, then each school's. */
+export const WEIGHTS: readonly (School | undefined)[] = [undefined, ...SCHOOLS]
 
 /** How the observer looks at the balance. */
 export type BeamView = {
@@ -37,14 +37,12 @@ export function useBeamView(bench: Bench): BeamView {
     school,
     setAlone,
     setSchool,
-    nextSchool: () => setSchool(SCHOOLS[(SCHOOLS.indexOf(school) + 1) % SCHOOLS.length]),
+    nextSchool: () => setSchool(WEIGHTS[(WEIGHTS.indexOf(school) + 1) % WEIGHTS.length]),
     nextRival: () => setRival((rival + 1) % view.against.length),
   }
 }
 
 /** Whose weights are shown, in words. */
 export function schoolWords(school: School | undefined): string {
-  if (school === 'field-marks') return 'those who trust field marks'
-  if (school === 'close-characters') return 'those who trust close characters'
-  return 'the sheet'
+  return school ? `those who trust ${choiceOf(school).text}` : 'the sheet'
 }

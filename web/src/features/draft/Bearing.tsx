@@ -1,4 +1,5 @@
-import { STAGES } from '../../ui/words'
+import { STAGES } from '../../api/codes'
+
 import { Factors } from './Factors'
 import type { Multipliers } from './sheetFile'
 

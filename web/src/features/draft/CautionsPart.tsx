@@ -1,9 +1,10 @@
+import { CAUTION_TOPICS, choiceOf } from '../../api/codes'
 import { Choice } from '../../ui/Choice'
 import { TextArea } from '../../ui/TextArea'
 import { Another } from './Another'
 import { useEditor, wrongIn } from './editor'
 import { LeaveOut } from './LeaveOut'
-import { replaced, TOPICS, wordsOf } from './sheetFile'
+import { replaced } from './sheetFile'
 import { Wrong } from './TaxaPart'
 
 /** Cautions and sources. */
@@ -27,7 +28,7 @@ export function CautionsPart() {
             <fieldset disabled={fixed} className="grid gap-3 md:grid-cols-[12rem_minmax(0,1fr)_auto]">
               <Choice
                 label="Topic"
-                options={wordsOf(TOPICS)}
+                options={CAUTION_TOPICS.map(choiceOf)}
                 value={caution.topic}
                 onChange={(topic) =>
                   change((before) => ({

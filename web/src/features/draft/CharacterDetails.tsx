@@ -1,9 +1,10 @@
+import { CAUTION_TOPICS, choiceOf, MATERIALS, POSITIONS, SENSES, STAGES } from '../../api/codes'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { TextArea } from '../../ui/TextArea'
 import { Bearing } from './Bearing'
 import { Factor, Factors } from './Factors'
-import { type CharacterFile, TOPICS, wordsOf } from './sheetFile'
+import type { CharacterFile } from './sheetFile'
 import { Wrong } from './TaxaPart'
 
 const HARMS = [
@@ -26,9 +27,9 @@ type DetailsProps = {
 /** What is seldom changed: replicates, effort, multipliers, words. */
 export function Details({ character, set, disabled, wrong }: DetailsProps) {
   const multipliers = [
-    ['By life stage', 'stages', ['seedling', 'sapling', 'pole', 'mature']],
-    ['By where the material came from', 'materials', ['attached', 'fallen', 'litter']],
-    ['By place in the crown', 'positions', ['sun', 'shade', 'sprout']],
+    ['By life stage', 'stages', STAGES],
+    ['By where the material came from', 'materials', MATERIALS],
+    ['By place in the crown', 'positions', POSITIONS],
   ] as const
   return (
     <div className="grid gap-4 rounded-plain border border-line bg-card p-4">
@@ -91,7 +92,7 @@ export function Details({ character, set, disabled, wrong }: DetailsProps) {
         <Choice label="Harm" options={HARMS} value={character.harm} onChange={(harm) => set({ harm })} />
         <Choice
           label="Sense"
-          options={wordsOf(['sight', 'touch', 'smell', 'hearing'])}
+          options={SENSES.map(choiceOf)}
           value={character.sense}
           onChange={(sense) => set({ sense })}
         />
@@ -112,7 +113,7 @@ export function Details({ character, set, disabled, wrong }: DetailsProps) {
       <fieldset disabled={disabled}>
         <legend className="font-semibold">Hazards while checking</legend>
         <div className="flex flex-wrap gap-x-5">
-          {TOPICS.map((topic) => (
+          {CAUTION_TOPICS.map((topic) => (
             <label key={topic} className="flex min-h-11 items-center gap-2">
               <input
                 type="checkbox"

@@ -1,4 +1,5 @@
 import { ArrowDown, ArrowUp } from 'lucide-react'
+import { CHARACTER_KINDS, choiceOf, ORGANS, SCHOOLS, stationOf, ZONES } from '../../api/codes'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
@@ -17,20 +18,16 @@ import {
   asKind,
   type CharacterFile,
   hasStates,
-  KINDS,
-  ORGANS,
   profileOf,
   rangeOf,
   replaced,
   rulerOf,
   sharesOf,
   type TaxonFile,
-  wordsOf,
-  ZONE_WORDS,
 } from './sheetFile'
 import { Wrong } from './TaxaPart'
 
-const KIND_WORDS = KINDS.map((value) => ({
+const KIND_WORDS = CHARACTER_KINDS.map((value) => ({
   value,
   text: {
     states: 'states, in no order',
@@ -112,13 +109,13 @@ export function CharacterPart({ index, onGone }: Props) {
         />
         <Choice
           label="Organ"
-          options={wordsOf(ORGANS)}
+          options={ORGANS.map(choiceOf)}
           value={character.organ}
           onChange={(organ) => set({ organ })}
         />
         <Choice
           label="Station"
-          options={ZONE_WORDS}
+          options={ZONES.map(stationOf)}
           value={character.zone}
           onChange={(zone) => set({ zone })}
         />
@@ -185,7 +182,7 @@ function Trust({ character, set, wrong }: TrustProps) {
         />
         <Factors
           label="By school, where it differs"
-          codes={['field-marks', 'close-characters']}
+          codes={SCHOOLS}
           values={character.schools ?? {}}
           unlisted={character.weight}
           disabled={fixed}

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
+import type { EffectsKind } from '../../api/codes'
 import { Problem, wordsOf } from '../../api/problem'
 import type { Draft, EffectRow, Effects } from '../../api/types'
 import { Button } from '../../ui/Button'
@@ -91,7 +92,7 @@ function OfStrangers({ draft }: { readonly draft: Draft }) {
   return <Strangers taxa={taxa} season={season.data.after} before={season.data.before} />
 }
 
-const EFFECT_WORDS: Readonly<Record<string, string>> = {
+const EFFECT_WORDS: Readonly<Record<EffectsKind, string>> = {
   unreadable: 'could not be read any more',
   lead: 'another taxon would lead',
   lost: 'could be signed and could not',
@@ -137,7 +138,7 @@ function CallsOnRecord({ draft }: { readonly draft: Draft }) {
             key={effect}
             className={`rounded-plain border px-3 py-2 ${count > 0 && effect !== 'same' ? 'border-ink bg-gold-wash' : 'border-line bg-card'}`}
           >
-            <b className="figure">{count}</b> {EFFECT_WORDS[effect]}
+            <b className="figure">{count}</b> {EFFECT_WORDS[effect as EffectsKind]}
           </li>
         ))}
       </ul>

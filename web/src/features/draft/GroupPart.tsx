@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
+import { choiceOf, ORGANS, stationOf, ZONES } from '../../api/codes'
 import { groupsQuery } from '../../api/groups'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
@@ -8,7 +9,7 @@ import { DrawHint } from './DrawHint'
 import { useEditor, wrongIn } from './editor'
 import { LeaveOut } from './LeaveOut'
 import { withItemChanged, withTitle } from './naming'
-import { type GateFile, idOf, ORGANS, wordsOf, ZONE_WORDS } from './sheetFile'
+import { type GateFile, idOf } from './sheetFile'
 import { Wrong } from './TaxaPart'
 
 const AREA = 'mt-1 block w-full rounded-plain border border-edge bg-card px-3 py-2 font-normal'
@@ -195,11 +196,16 @@ function GateForm({ item, index }: { readonly item: GateFile; readonly index: nu
       />
       <Choice
         label="Organ"
-        options={wordsOf(ORGANS)}
+        options={ORGANS.map(choiceOf)}
         value={item.organ}
         onChange={(organ) => set({ organ })}
       />
-      <Choice label="Station" options={ZONE_WORDS} value={item.zone} onChange={(zone) => set({ zone })} />
+      <Choice
+        label="Station"
+        options={ZONES.map(stationOf)}
+        value={item.zone}
+        onChange={(zone) => set({ zone })}
+      />
       <Field
         label="What it is likely to be otherwise"
         value={item.otherwise}

@@ -1,9 +1,10 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { type LifeStage, STAGES } from '../../api/codes'
 import { wordsOf } from '../../api/problem'
 import type { Draft, SeasonChart } from '../../api/types'
 import { Mark } from '../../ui/Mark'
-import { MONTHS, monthName, STAGES } from '../../ui/words'
+import { MONTHS, monthName } from '../../ui/words'
 import { draftSeasonQuery } from './queries'
 import { fullestMonth, type SheetFile } from './sheetFile'
 
@@ -11,7 +12,7 @@ const SELECT = 'min-h-11 rounded-plain border border-edge bg-card px-2'
 
 /** How well the taxa can be told apart by the draft, and what that was before; reckoned anew after each change. */
 export function SeasonBeside({ draft }: { readonly draft: Draft }) {
-  const [stage, setStage] = useState<string>('mature')
+  const [stage, setStage] = useState<LifeStage>('mature')
   const [chosenMonth, setMonth] = useState<number>()
   const inOrder = draft.refusals.length === 0
   const season = useQuery({
@@ -31,7 +32,7 @@ export function SeasonBeside({ draft }: { readonly draft: Draft }) {
           aria-label="Stage of the trees"
           className={SELECT}
           value={stage}
-          onChange={(event) => setStage(event.target.value)}
+          onChange={(event) => setStage(event.target.value as LifeStage)}
         >
           {STAGES.map((one) => (
             <option key={one}>{one}</option>

@@ -1,7 +1,8 @@
+import { HABITATS } from '../../api/codes'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { Mark } from '../../ui/Mark'
-import { HABITATS } from '../../ui/words'
+
 import { Another } from './Another'
 import { useEditor, wrongIn } from './editor'
 import { Factor, Factors } from './Factors'

@@ -1,5 +1,6 @@
 import { type QueryClient, queryOptions } from '@tanstack/react-query'
 import { api, dataOf } from '../../api/client'
+import type { LifeStage, ProposalKind } from '../../api/codes'
 import { Away, failure } from '../../api/problem'
 import type { Draft, Effects } from '../../api/types'
 import type { SheetFile } from './sheetFile'
@@ -23,7 +24,7 @@ export const draftDifferencesQuery = (draftId: string, revision: number) =>
       dataOf(await api.GET('/api/drafts/{draftId}/differences', { params: { path: { draftId } }, signal })),
   })
 
-export const draftSeasonQuery = (draftId: string, revision: number, stage: string) =>
+export const draftSeasonQuery = (draftId: string, revision: number, stage: LifeStage) =>
   queryOptions({
     queryKey: ['drafts', draftId, 'season', revision, stage],
     queryFn: async ({ signal }) =>
@@ -78,7 +79,11 @@ export async function sendSheet(file: File): Promise<Draft> {
 /** Takes over what verified trees would change of one character. */
 export async function takeProposal(
   draftId: string,
-  body: { readonly surveyId: string; readonly character: string; readonly kind: string },
+  body: {
+    readonly surveyId: string
+    readonly character: string
+    readonly kind: ProposalKind
+  },
 ): Promise<Draft> {
   return dataOf(await api.PUT('/api/drafts/{draftId}/proposals', { params: { path: { draftId } }, body }))
 }

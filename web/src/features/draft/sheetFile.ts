@@ -97,46 +97,7 @@ export type CharacterFile = {
   readonly pitfall?: string | null
 }
 
-export const ORGANS = [
-  'habit',
-  'bark',
-  'twig',
-  'bud',
-  'leaf',
-  'flower',
-  'fruit',
-  'cone',
-  'wood',
-  'root',
-  'smell',
-  'site',
-  'associate',
-]
-const ZONES = ['stand-off', 'trunk', 'hand', 'lens', 'cut']
-/** The stations as a crew calls them. */
-export const ZONE_WORDS = ZONES.map((value) => ({
-  value,
-  text: value === 'cut' ? 'knife' : value.replace('-', ' '),
-}))
-export const KINDS = ['states', 'ordered', 'count', 'length', 'ratio', 'angle']
-export const TOPICS = [
-  'thorns',
-  'sap',
-  'toxic',
-  'pollen',
-  'tree-wound',
-  'disease-spread',
-  'height',
-  'water',
-  'control',
-  'legal',
-]
 export const ALL_YEAR = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12]
-
-/** Codes as choices in words. */
-export function wordsOf(codes: readonly string[]) {
-  return codes.map((value) => ({ value, text: value.replaceAll('-', ' ') }))
-}
 
 const HUNDRED = 100
 

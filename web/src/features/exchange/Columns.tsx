@@ -12,9 +12,9 @@ const SELECT = 'min-h-11 w-full rounded-plain border border-edge bg-card px-2'
 export function Columns({ file, columns, onChange }: Props) {
   const taken = new Map(columns.map((column) => [column.heading, column]))
   const fields = new Map(file.fields.map((field) => [field.field, field]))
-  const change = (heading: string, field: string, unit?: string) => {
+  const change = (heading: string, field: ImportColumn['field'] | '', unit?: string) => {
     const others = columns.filter((one) => one.heading !== heading && one.field !== field)
-    const units = fields.get(field)?.units ?? []
+    const units = (field === '' ? undefined : fields.get(field))?.units ?? []
     onChange(
       field === ''
         ? others
@@ -55,7 +55,7 @@ export function Columns({ file, columns, onChange }: Props) {
                     aria-label={`${heading} is taken for`}
                     className={SELECT}
                     value={column?.field ?? ''}
-                    onChange={(event) => change(heading, event.target.value)}
+                    onChange={(event) => change(heading, event.target.value as ImportColumn['field'] | '')}
                   >
                     <option value="">not taken over</option>
                     {file.fields.map((one) => (

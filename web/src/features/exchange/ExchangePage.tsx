@@ -147,7 +147,7 @@ function Import({ surveyId, importId, onForgotten }: ImportProps) {
     },
   })
   const read = useMutation({
-    mutationFn: (encoding: string) => sendEncoding(surveyId, importId, encoding),
+    mutationFn: (encoding: ImportFile['encoding']) => sendEncoding(surveyId, importId, encoding),
     onSuccess: (answer) => {
       setChanged(undefined) // the headings may be others now
       took(answer)

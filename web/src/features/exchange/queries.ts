@@ -43,7 +43,7 @@ export async function sendColumns(surveyId: string, importId: string, columns: r
   )
 }
 
-export async function sendEncoding(surveyId: string, importId: string, encoding: string) {
+export async function sendEncoding(surveyId: string, importId: string, encoding: ImportFile['encoding']) {
   return dataOf(
     await api.PUT('/api/surveys/{surveyId}/imports/{importId}/encoding', {
       params: { path: { surveyId, importId } },

@@ -1,4 +1,5 @@
 import { Fragment, useState } from 'react'
+import { stationOf, ZONES } from '../../api/codes'
 import type { Character, Sheet } from '../../api/types'
 import { Drawing } from '../../ui/Drawing'
 import { Mark } from '../../ui/Mark'
@@ -7,14 +8,7 @@ import { PageTitle } from '../../ui/PageTitle'
 import { amid, counted, monthRuns } from '../../ui/words'
 import { RibbonCell } from './RibbonCell'
 
-const STATIONS = [
-  { value: 'all', text: 'all' },
-  { value: 'stand-off', text: 'stand off' },
-  { value: 'trunk', text: 'trunk' },
-  { value: 'hand', text: 'hand' },
-  { value: 'lens', text: 'lens' },
-  { value: 'cut', text: 'knife' },
-] as const
+const STATIONS = [{ value: 'all', text: 'all' } as const, ...ZONES.map(stationOf)]
 
 /** Everything that the sheet knows of each character. */
 export function Characters({ sheet }: { readonly sheet: Sheet }) {

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { Printer } from 'lucide-react'
 import { useState } from 'react'
+import { type LifeStage, STAGES } from '../../api/codes'
 import { wordsOf } from '../../api/problem'
 import type { Character, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
@@ -8,7 +9,7 @@ import { Drawing } from '../../ui/Drawing'
 import { Mark } from '../../ui/Mark'
 import { Notice } from '../../ui/Notice'
 import { PageTitle } from '../../ui/PageTitle'
-import { MONTHS, monthName, STAGES } from '../../ui/words'
+import { MONTHS, monthName } from '../../ui/words'
 import { separationQuery } from './queries'
 import { RibbonCell } from './RibbonCell'
 
@@ -17,7 +18,7 @@ const MOST_CHARACTERS = 8 // that find room on one page
 /** One page of A4 to take along in the rain: gate, best characters of a month, boxes to tick; it folds to A5. */
 export function FieldCard({ sheet }: { readonly sheet: Sheet }) {
   const [month, setMonth] = useState(new Date().getMonth() + 1)
-  const [stage, setStage] = useState<string>('mature')
+  const [stage, setStage] = useState<LifeStage>('mature')
   const powers = useQuery(
     separationQuery({
       versionId: sheet.versionId,
@@ -53,7 +54,7 @@ export function FieldCard({ sheet }: { readonly sheet: Sheet }) {
           Stage
           <select
             value={stage}
-            onChange={(event) => setStage(event.target.value)}
+            onChange={(event) => setStage(event.target.value as LifeStage)}
             className="ml-2 min-h-11 rounded-plain border border-edge bg-card px-2"
           >
             {STAGES.map((one) => (

@@ -1,21 +1,18 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { choiceOf, type LifeStage, SCHOOLS, STAGES } from '../../api/codes'
 import { wordsOf } from '../../api/problem'
 import type { SeasonChart, Sheet } from '../../api/types'
 import { Mark } from '../../ui/Mark'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { PageTitle } from '../../ui/PageTitle'
-import { monthName, STAGES } from '../../ui/words'
+import { monthName } from '../../ui/words'
 import { seasonQuery } from './queries'
 import { Strangers } from './Strangers'
 
-const STAGE_OPTIONS = STAGES.map((stage) => ({ value: stage, text: stage }))
-const SCHOOLS = [
-  { value: 'sheet', text: 'the sheet' },
-  { value: 'field-marks', text: 'field marks' },
-  { value: 'close-characters', text: 'close characters' },
-] as const
+const STAGE_OPTIONS = STAGES.map(choiceOf)
+const WEIGHTS = [{ value: 'sheet', text: 'the sheet' } as const, ...SCHOOLS.map(choiceOf)]
 const WOUNDS = [
   { value: 'without', text: 'no wounds' },
   { value: 'with', text: 'with wounds' },
@@ -25,8 +22,8 @@ type Month = SeasonChart['months'][number]
 
 /** In which months the taxa can be told apart, and what then becomes of each. */
 export function Season({ sheet }: { readonly sheet: Sheet }) {
-  const [stage, setStage] = useState('mature')
-  const [school, setSchool] = useState<(typeof SCHOOLS)[number]['value']>('sheet')
+  const [stage, setStage] = useState<LifeStage>('mature')
+  const [school, setSchool] = useState<(typeof WEIGHTS)[number]['value']>('sheet')
   const [wounds, setWounds] = useState<(typeof WOUNDS)[number]['value']>('without')
   const [chosen, setChosen] = useState(new Date().getMonth() + 1)
   const season = useQuery(
@@ -47,7 +44,7 @@ export function Season({ sheet }: { readonly sheet: Sheet }) {
       </p>
       <div className="my-3 flex flex-wrap items-end gap-3">
         <OneOf label="Stage" options={STAGE_OPTIONS} value={stage} onChange={setStage} />
-        <OneOf label="Weights" options={SCHOOLS} value={school} onChange={setSchool} />
+        <OneOf label="Weights" options={WEIGHTS} value={school} onChange={setSchool} />
         <OneOf label="Wounding checks" options={WOUNDS} value={wounds} onChange={setWounds} />
       </div>
       {season.isError && <Notice tone="wrong">{wordsOf(season.error)}</Notice>}

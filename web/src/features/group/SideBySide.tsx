@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { Printer } from 'lucide-react'
 import { type ReactNode, useState } from 'react'
+import { choiceOf, type LifeStage, SCHOOLS, STAGES, stationOf, ZONES } from '../../api/codes'
 import { wordsOf } from '../../api/problem'
 import type { Character, NewReading, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
@@ -9,32 +10,21 @@ import { Mark } from '../../ui/Mark'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { PageTitle } from '../../ui/PageTitle'
-import { MONTHS, monthName, monthRuns, STAGES } from '../../ui/words'
+import { MONTHS, monthName, monthRuns } from '../../ui/words'
 import { type Entry, wordsOfReading } from '../call/entries'
 import { separationQuery } from './queries'
 import { RibbonCell } from './RibbonCell'
 
 const MOST_COLUMNS = 3
 const MOST_PRINTED = 12 // rows that fit on one A4 page
-const STATIONS = [
-  { value: 'all', text: 'all' },
-  { value: 'stand-off', text: 'stand off' },
-  { value: 'trunk', text: 'trunk' },
-  { value: 'hand', text: 'hand' },
-  { value: 'lens', text: 'lens' },
-  { value: 'cut', text: 'knife' },
-] as const
-const SCHOOLS = [
-  { value: 'sheet', text: 'the sheet' },
-  { value: 'field-marks', text: 'field marks' },
-  { value: 'close-characters', text: 'close characters' },
-] as const
+const STATIONS = [{ value: 'all', text: 'all' } as const, ...ZONES.map(stationOf)]
+const WEIGHTS = [{ value: 'sheet', text: 'the sheet' } as const, ...SCHOOLS.map(choiceOf)]
 const SELECT = 'min-h-11 rounded-plain border border-edge bg-card px-2'
 
 type Props = {
   readonly sheet: Sheet
   readonly month: number
-  readonly stage: string
+  readonly stage: LifeStage
   /** What was read of the tree, if there is one. */
   readonly entries: ReadonlyMap<string, Entry>
   /** Ids of the taxa, those to be shown first. */
@@ -48,7 +38,7 @@ export function SideBySide({ sheet, month: startMonth, stage: startStage, entrie
   const [taxa, setTaxa] = useState<readonly string[]>(first.slice(0, MOST_COLUMNS))
   const [month, setMonth] = useState(startMonth)
   const [stage, setStage] = useState(startStage)
-  const [school, setSchool] = useState<(typeof SCHOOLS)[number]['value']>('sheet')
+  const [school, setSchool] = useState<(typeof WEIGHTS)[number]['value']>('sheet')
   const [station, setStation] = useState<(typeof STATIONS)[number]['value']>('all')
   const powers = useQuery(
     separationQuery({
@@ -78,7 +68,7 @@ export function SideBySide({ sheet, month: startMonth, stage: startStage, entrie
         <h1 className="text-2xl">{sheet.title}, side by side</h1>
         <p className="mb-2 hidden print:block">
           The {Math.min(rows.length, MOST_PRINTED)} characters that part them best for a {stage} tree in{' '}
-          {monthName(month)}, by the weights of {SCHOOLS.find((one) => one.value === school)?.text}. Version{' '}
+          {monthName(month)}, by the weights of {WEIGHTS.find((one) => one.value === school)?.text}. Version{' '}
           {sheet.version} of the sheet.
         </p>
         <div className="my-3 flex flex-wrap items-end gap-3 print:hidden">
@@ -98,13 +88,17 @@ export function SideBySide({ sheet, month: startMonth, stage: startStage, entrie
           </label>
           <label className="grid text-sm font-semibold">
             Stage
-            <select className={SELECT} value={stage} onChange={(event) => setStage(event.target.value)}>
+            <select
+              className={SELECT}
+              value={stage}
+              onChange={(event) => setStage(event.target.value as LifeStage)}
+            >
               {STAGES.map((one) => (
                 <option key={one}>{one}</option>
               ))}
             </select>
           </label>
-          <OneOf label="Weights" options={SCHOOLS} value={school} onChange={setSchool} />
+          <OneOf label="Weights" options={WEIGHTS} value={school} onChange={setSchool} />
           <OneOf label="Station" options={STATIONS} value={station} onChange={setStation} />
           <Button onClick={() => window.print()}>
             <Printer aria-hidden className="mr-2 inline size-4" />

@@ -1,3 +1,4 @@
+import type { Trait } from '../../api/codes'
 import type { DrawingHint } from '../../api/types'
 
 /** The first looks that a sheet can speak of; the server knows the same by code. */
@@ -26,7 +27,7 @@ export const TRAITS = [
   },
 ] as const
 
-const TRAIT_WORDS: Readonly<Record<string, string>> = {
+const TRAIT_WORDS: Readonly<Record<Trait, string>> = {
   foliage: 'Leaves or needles?',
   'leaf-set': 'How do leaves or buds stand on the twig?',
   thorns: 'Thorns anywhere on twigs or stem?',
@@ -96,8 +97,8 @@ const DRAWN: Readonly<Record<string, DrawingHint>> = {
 }
 
 /** A first look as it is asked. */
-export function traitWords(trait: string): string {
-  return TRAIT_WORDS[trait] ?? trait
+export function traitWords(trait: Trait): string {
+  return TRAIT_WORDS[trait]
 }
 
 /** An answer in field words. */

@@ -1,12 +1,13 @@
 import { queryOptions } from '@tanstack/react-query'
 import { api, dataOf } from '../../api/client'
+import type { LifeStage, School } from '../../api/codes'
 
 /** What is asked when taxa are to be parted. */
 export type Question = {
   readonly versionId: string
   readonly month: number
-  readonly stage: string
-  readonly school: string | undefined
+  readonly stage: LifeStage
+  readonly school: School | undefined
   readonly taxa: readonly string[]
 }
 
@@ -30,7 +31,7 @@ export const separationQuery = ({ versionId, month, stage, school, taxa }: Quest
 /** Through the year; a sheet version never changes, so neither does the answer. */
 export const seasonQuery = (
   versionId: string,
-  query: { readonly stage: string; readonly wounding: boolean; readonly school?: string },
+  query: { readonly stage: LifeStage; readonly wounding: boolean; readonly school?: School },
 ) =>
   queryOptions({
     queryKey: ['sheets', versionId, 'season', query],

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
 import { api, dataOf } from '../../api/client'
+import { HABITATS, type Habitat } from '../../api/codes'
 import { Problem, wordsOf, wrongAt } from '../../api/problem'
 import type { Plot, PlotBody } from '../../api/types'
 import { AnyOf } from '../../ui/AnyOf'
@@ -8,7 +9,6 @@ import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { TextArea } from '../../ui/TextArea'
-import { HABITATS } from '../../ui/words'
 import { parsePosition, positionWords } from './position'
 import { sendPlot } from './queries'
 
@@ -30,7 +30,7 @@ export function PlotForm({ surveyId, plot, onDone }: Props) {
   const [radius, setRadius] = useState(`${plot?.radiusMetres ?? 15}`)
   const [altitude, setAltitude] = useState(plot?.altitudeMetres == null ? '' : `${plot.altitudeMetres}`)
   const [picked, setPicked] = useState<string>()
-  const [habitat, setHabitat] = useState<readonly string[]>(plot?.habitat ?? [])
+  const [habitat, setHabitat] = useState<readonly Habitat[]>(plot?.habitat ?? [])
   const [notes, setNotes] = useState(plot?.notes ?? '')
   const degrees = parsePosition(position)
   const pick = useMutation({

@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
+import { choiceOf, HABITATS, ORIGINS, STAGES } from '../../api/codes'
 import { Problem, wordsOf, wrongAt } from '../../api/problem'
 import type { Group, NamedTaxon, Tree, TreeBody, TreeRow } from '../../api/types'
 import { AnyOf } from '../../ui/AnyOf'
@@ -9,7 +10,6 @@ import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { TextArea } from '../../ui/TextArea'
-import { HABITATS, ORIGINS, STAGES } from '../../ui/words'
 import { sendTree } from './queries'
 
 type Props = {
@@ -29,8 +29,6 @@ const MEASURES = [
   { key: 'diameterMillimetres', label: 'Diameter, mm', hint: undefined },
   { key: 'heightDecimetres', label: 'Height, dm', hint: 'may stay empty' },
 ] as const
-
-const options = (words: readonly string[]) => words.map((word) => ({ value: word, text: word }))
 
 /** Changes a tree as it was entered. Where somebody else did so meanwhile, both versions are shown. */
 export function TreeForm({ surveyId, plotId, tree, trees, taxa, groups, onDone }: Props) {
@@ -77,13 +75,13 @@ export function TreeForm({ surveyId, plotId, tree, trees, taxa, groups, onDone }
       </div>
       <OneOf
         label="Stage"
-        options={options(STAGES)}
+        options={STAGES.map(choiceOf)}
         value={body.stage}
         onChange={(stage) => put({ stage })}
       />
       <OneOf
         label="Origin"
-        options={options(ORIGINS)}
+        options={ORIGINS.map(choiceOf)}
         value={body.origin}
         onChange={(origin) => put({ origin })}
       />

@@ -1,5 +1,5 @@
+import { HABITATS, type Habitat, type LifeStage, ORIGINS, STAGES, type TreeOrigin } from '../../api/codes'
 import type { Group, NamedTaxon } from '../../api/types'
-import { HABITATS, ORIGINS, STAGES } from '../../ui/words'
 import { type Named, named } from './taxonWords'
 
 /** A tree as far as a line tells it; azimuth and distance are from the plot's centre. */
@@ -9,9 +9,9 @@ export type LineTree = {
   distanceMetres?: number
   diameterMillimetres?: number
   heightDecimetres?: number
-  stage?: string
-  origin?: string
-  habitat?: string[]
+  stage?: LifeStage
+  origin?: TreeOrigin
+  habitat?: Habitat[]
   conditionNotes?: string
   groupId?: string
   plainTaxon?: string
@@ -186,7 +186,7 @@ function takeBare(bare: readonly string[], tree: LineTree, taken: Taken[], probl
 function takeWords(words: readonly string[], tree: LineTree, taken: Taken[]): string[] {
   const left: string[] = []
   for (const word of words) {
-    const stage = oneOf(STAGES, word, 3) ?? (word.toLowerCase() === 'm' ? 'mature' : undefined)
+    const stage = oneOf(STAGES, word, 3) ?? (word.toLowerCase() === 'm' ? ('mature' as const) : undefined)
     const origin =
       oneOf(ORIGINS, word, 3) ?? ({ w: 'wild', pl: 'planted', u: 'unknown' } as const)[word.toLowerCase()]
     const habitat = HABITATS.find((one) => one === word.toLowerCase())
@@ -205,7 +205,7 @@ function takeWords(words: readonly string[], tree: LineTree, taken: Taken[]): st
 }
 
 /** The word that is meant: all of it, or its first letters where they are enough. */
-function oneOf(words: readonly string[], typed: string, least: number): string | undefined {
+function oneOf<T extends string>(words: readonly T[], typed: string, least: number): T | undefined {
   const small = typed.toLowerCase()
   return words.find((word) => word === small || (small.length >= least && word.startsWith(small)))
 }

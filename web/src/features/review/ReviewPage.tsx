@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { CASE_REASONS, type CaseReason } from '../../api/codes'
 import { groupsQuery } from '../../api/groups'
 import { wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
@@ -14,7 +15,7 @@ import { SurveyHead } from '../../ui/SurveyHead'
 import { Thistle } from '../../ui/Thistle'
 import { counted } from '../../ui/words'
 import { plotsQuery } from '../plot/queries'
-import { ageOf, needOf, REASON_CODES, reasonOf, whyNotOf } from './caseWords'
+import { ageOf, needOf, reasonOf, whyNotOf } from './caseWords'
 import { queueQuery, useNews } from './queries'
 
 const SHOWN = [
@@ -50,7 +51,7 @@ function Queue({ survey }: { readonly survey: Survey }) {
   const [shown, setShown] = useState<Shown>('mine')
   const [group, setGroup] = useState('')
   const [plot, setPlot] = useState('')
-  const [reason, setReason] = useState('')
+  const [reason, setReason] = useState<CaseReason | ''>('')
   const [days, setDays] = useState('')
   const [from, setFrom] = useState(0)
   const groups = useQuery(groupsQuery)
@@ -106,8 +107,8 @@ function Queue({ survey }: { readonly survey: Survey }) {
         <Choice
           label="Reason"
           options={[
-            { value: '', text: 'any reason' },
-            ...REASON_CODES.map((code) => ({ value: code, text: reasonOf(code) })),
+            { value: '' as const, text: 'any reason' },
+            ...CASE_REASONS.map((code) => ({ value: code, text: reasonOf(code) })),
           ]}
           value={reason}
           onChange={narrowed(setReason)}

@@ -1,7 +1,8 @@
+import type { CaseReason, Hindrance, ReviewOutcome } from '../../api/codes'
 import type { ReviewRow } from '../../api/types'
 import { counted } from '../../ui/words'
 
-const REASONS: Readonly<Record<string, string>> = {
+const REASONS: Readonly<Record<CaseReason, string>> = {
   contested: 'contested',
   tier: 'a weighty record',
   control: 'for control',
@@ -9,11 +10,9 @@ const REASONS: Readonly<Record<string, string>> = {
 }
 
 /** Why a call is reviewed, in words. */
-export function reasonOf(code: string): string {
-  return REASONS[code] ?? code
+export function reasonOf(code: CaseReason): string {
+  return REASONS[code]
 }
-
-export const REASON_CODES = Object.keys(REASONS)
 
 /** What a case waits for, in words. */
 export function needOf({ needs, state, looks, takenBy, mine, outcome, stuck }: ReviewRow): string {
@@ -26,7 +25,7 @@ export function needOf({ needs, state, looks, takenBy, mine, outcome, stuck }: R
   return 'a decision'
 }
 
-const OUTCOMES: Readonly<Record<string, string>> = {
+const OUTCOMES: Readonly<Record<ReviewOutcome, string>> = {
   agree: 'agreed',
   overrule: 'overruled',
   'third-look': 'third look asked for',
@@ -36,11 +35,11 @@ const OUTCOMES: Readonly<Record<string, string>> = {
   withdrawn: 'withdrawn by its reader',
 }
 
-export function outcomeOf(code: string | null | undefined): string {
-  return OUTCOMES[code ?? ''] ?? code ?? ''
+export function outcomeOf(code: ReviewOutcome | null | undefined): string {
+  return code ? OUTCOMES[code] : ''
 }
 
-const WHY_NOT: Readonly<Record<string, string>> = {
+const WHY_NOT: Readonly<Record<Hindrance, string>> = {
   own: 'not by you: it is your own call',
   seen: 'not by you: you saw what others made of it',
   taken: 'not now: somebody else is at it',
@@ -48,8 +47,8 @@ const WHY_NOT: Readonly<Record<string, string>> = {
   closed: 'the survey is closed',
 }
 
-export function whyNotOf(code: string | null | undefined): string {
-  return code ? (WHY_NOT[code] ?? code) : ''
+export function whyNotOf(code: Hindrance | null | undefined): string {
+  return code ? WHY_NOT[code] : ''
 }
 
 /** How long ago, in days, as people say it. */

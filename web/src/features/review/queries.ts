@@ -1,6 +1,7 @@
 import { keepPreviousData, queryOptions, useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { api, dataOf } from '../../api/client'
+import type { CaseReason } from '../../api/codes'
 import { failure } from '../../api/problem'
 import type { ReviewCase } from '../../api/types'
 
@@ -24,7 +25,7 @@ export type Filter = {
   readonly mine?: boolean
   readonly group?: string
   readonly plot?: string
-  readonly reason?: string
+  readonly reason?: CaseReason
   readonly days?: number
   readonly from?: number
 }

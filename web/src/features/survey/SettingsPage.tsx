@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
+import { choiceOf, SCHOOLS, TIERS } from '../../api/codes'
 import { groupsQuery } from '../../api/groups'
 import { useObserver } from '../../api/observer'
 import { peopleQuery } from '../../api/people'
@@ -18,12 +19,8 @@ import { plotsQuery } from '../plot/queries'
 import { LocalRecords } from './LocalRecords'
 import { sendSettings, sendSurveyClosed } from './queries'
 
-const TIERS = ['tally', 'record', 'control'].map((value) => ({ value, text: value }))
-const SCHOOLS = [
-  { value: 'own', text: 'each sheet’s own weights' },
-  { value: 'field-marks', text: 'field marks' },
-  { value: 'close-characters', text: 'close characters' },
-]
+const TIER_CHOICES = TIERS.map(choiceOf)
+const WEIGHTS = [{ value: 'own', text: 'each sheet’s own weights' } as const, ...SCHOOLS.map(choiceOf)]
 
 /** How a survey is set up; for its lead. */
 export function SettingsPage() {
@@ -134,14 +131,14 @@ function SettingsForm({ surveyId, survey, groups, onKept }: FormProps) {
         >
           <OneOf
             label="Default tier"
-            options={TIERS}
+            options={TIER_CHOICES}
             value={set.defaultTier}
             onChange={(defaultTier) => put({ defaultTier })}
           />
           {wrong('defaultTier') && <p className="text-rust-ink">{wrong('defaultTier')}</p>}
           <OneOf
             label="Weights"
-            options={SCHOOLS}
+            options={WEIGHTS}
             value={set.school ?? 'own'}
             onChange={(school) => put({ school: school === 'own' ? null : school })}
           />

@@ -1,0 +1,78 @@
+import type { components } from './schema'
+import {
+  caseReasonValues,
+  cautionTopicValues,
+  certaintyValues,
+  characterKindValues,
+  facultyValues,
+  habitatValues,
+  lifeStageValues,
+  materialValues,
+  organValues,
+  positionValues,
+  roleValues,
+  schoolValues,
+  senseValues,
+  tierValues,
+  treeOriginValues,
+  zoneValues,
+} from './schema'
+
+type Schemas = components['schemas']
+
+export type Hindrance = Schemas['Hindrance']
+export type ReviewOutcome = Schemas['ReviewOutcome']
+export type LessonChoice = Schemas['LessonChoice']
+export type Trait = Schemas['Trait']
+export type Harm = Schemas['Harm']
+export type EffectsKind = Schemas['EffectsKind']
+export type CaseReason = Schemas['CaseReason']
+export type CautionTopic = Schemas['CautionTopic']
+export type Certainty = Schemas['Certainty']
+export type CharacterKind = Schemas['CharacterKind']
+export type Faculty = Schemas['Faculty']
+export type Habitat = Schemas['Habitat']
+export type LifeStage = Schemas['LifeStage']
+export type ProposalKind = Schemas['ProposalKind']
+export type Material = Schemas['Material']
+export type Organ = Schemas['Organ']
+export type Position = Schemas['Position']
+export type Role = Schemas['Role']
+export type School = Schemas['School']
+export type Sense = Schemas['Sense']
+export type Tier = Schemas['Tier']
+export type TreeOrigin = Schemas['TreeOrigin']
+export type Zone = Schemas['Zone']
+
+// every list of codes is the server’s, by way of its document
+export const CASE_REASONS: readonly CaseReason[] = caseReasonValues
+export const CAUTION_TOPICS: readonly CautionTopic[] = cautionTopicValues
+export const CERTAINTIES: readonly Certainty[] = certaintyValues
+export const CHARACTER_KINDS: readonly CharacterKind[] = characterKindValues
+export const FACULTIES: readonly Faculty[] = facultyValues
+export const HABITATS: readonly Habitat[] = habitatValues
+export const STAGES: readonly LifeStage[] = lifeStageValues
+export const MATERIALS: readonly Material[] = materialValues
+export const ORGANS: readonly Organ[] = organValues
+export const POSITIONS: readonly Position[] = positionValues
+export const ROLES: readonly Role[] = roleValues
+export const SCHOOLS: readonly School[] = schoolValues
+export const SENSES: readonly Sense[] = senseValues
+export const TIERS: readonly Tier[] = tierValues
+export const ORIGINS: readonly TreeOrigin[] = treeOriginValues
+export const ZONES: readonly Zone[] = zoneValues
+
+/** The stations as a crew calls them. */
+export const ZONE_WORDS: Readonly<Record<Zone, string>> = {
+  'stand-off': 'stand off',
+  trunk: 'trunk',
+  hand: 'hand',
+  lens: 'lens',
+  cut: 'knife',
+}
+
+/** A code as a choice, in its own words. */
+export const choiceOf = <T extends string>(value: T) => ({ value, text: value.replaceAll('-', ' ') })
+
+/** A station as a choice. */
+export const stationOf = (value: Zone) => ({ value, text: ZONE_WORDS[value] })
