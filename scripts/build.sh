@@ -11,7 +11,7 @@ inputs_of() {
     cd "$ROOT"
     { javac -version; node -v; } 2>&1
     find pom.xml "$@" \
-      \( -name target -o -name node_modules -o -name test -o -name schema.ts \) -prune -o -type f -print0 |
+      \( -name target -o -name node_modules -o -name test -o -name schema.ts -o -name limits.ts \) -prune -o -type f -print0 |
       LC_ALL=C sort -z | xargs -0 sha256sum
   ) | sha256sum | cut -d' ' -f1
 }

@@ -16,7 +16,7 @@ if [[ ! -d node_modules || $(cat node_modules/.lockhash 2>/dev/null) != "$lock" 
   echo "$lock" >node_modules/.lockhash
 fi
 
-sources=$({ echo "$lock"; find "${inputs[@]}" -type f ! -name schema.ts -print0 | LC_ALL=C sort -z | xargs -0 sha256sum; } | sha256sum | cut -d' ' -f1)
+sources=$({ echo "$lock"; find "${inputs[@]}" -type f ! -name schema.ts ! -name limits.ts -print0 | LC_ALL=C sort -z | xargs -0 sha256sum; } | sha256sum | cut -d' ' -f1)
 if [[ -f $target/classes/static/index.html && $(cat "$target/.webhash" 2>/dev/null) == "$sources" ]]; then
   echo "web: unchanged, build skipped"
   exit 0

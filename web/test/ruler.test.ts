@@ -5,7 +5,8 @@ import { meanOf, outermost, scaleOf, shareOn, ticksOf, valueOn } from '../src/fe
 
 function character(kind: string, ...ranges: number[][]): Character {
   const profiles = ranges.map((range, i) => ({ taxon: `t${i}`, derived: false, range }))
-  return { kind, profiles } as unknown as Character
+  const all = ranges.flat()
+  return { kind, profiles, least: Math.min(...all), most: Math.max(...all) } as unknown as Character
 }
 
 describe('a ruler', () => {

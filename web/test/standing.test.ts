@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { NamedTaxon, TreeRow } from '../src/api/types'
-import { identityOf, lookOf, stateOf } from '../src/features/plot/standing'
+import { identityOf, stateOf } from '../src/features/plot/standing'
 
 const taxa: NamedTaxon[] = [
   { scientificName: 'Quercus robur', commonName: 'pedunculate oak' },
@@ -23,18 +23,6 @@ const birch = (part: Partial<TreeRow> = {}) =>
   }) as TreeRow
 
 describe('what a tree stands as', () => {
-  it('has one look for each standing', () => {
-    expect(lookOf(birch())).toBe('open')
-    expect(lookOf(birch({ readings: 2 }))).toBe('begun')
-    expect(lookOf(birch({ readings: 2, contested: true }))).toBe('contested')
-    expect(lookOf(birch({ standsAs: 'come-back', comeBackMonth: 6 }))).toBe('waiting')
-    expect(lookOf(birch({ standsAs: 'laboratory' }))).toBe('waiting')
-    expect(lookOf(birch({ standsAs: 'taxon', contested: true }))).toBe('signed')
-    expect(lookOf(birch({ standsAs: 'group' }))).toBe('signed')
-    expect(lookOf(birch({ standsAs: 'plain', plainTaxon: 'Quercus robur' }))).toBe('plain')
-    expect(lookOf(birch({ cloneOf: 'a' }))).toBe('stem')
-  })
-
   it('is told in words, a stem by its bearer', () => {
     expect(stateOf(birch({ standsAs: 'come-back', comeBackMonth: 6 }), undefined)).toBe('come back in June')
     expect(stateOf(birch({ standsAs: 'taxon', contested: true }), undefined)).toBe('signed, contested')

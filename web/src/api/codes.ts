@@ -1,11 +1,13 @@
 import type { components } from './schema'
 import {
+  absenceValues,
   caseReasonValues,
   cautionTopicValues,
   certaintyValues,
   characterKindValues,
   facultyValues,
   habitatValues,
+  harmValues,
   lifeStageValues,
   materialValues,
   organValues,
@@ -26,6 +28,8 @@ export type LessonChoice = Schemas['LessonChoice']
 export type Trait = Schemas['Trait']
 export type Harm = Schemas['Harm']
 export type EffectsKind = Schemas['EffectsKind']
+export type TreeLook = Schemas['TreeLook']
+export type Absence = Schemas['Absence']
 export type CaseReason = Schemas['CaseReason']
 export type CautionTopic = Schemas['CautionTopic']
 export type Certainty = Schemas['Certainty']
@@ -45,6 +49,8 @@ export type TreeOrigin = Schemas['TreeOrigin']
 export type Zone = Schemas['Zone']
 
 // every list of codes is the server’s, by way of its document
+export const ABSENCES: readonly Absence[] = absenceValues
+export const HARMS: readonly Harm[] = harmValues
 export const CASE_REASONS: readonly CaseReason[] = caseReasonValues
 export const CAUTION_TOPICS: readonly CautionTopic[] = cautionTopicValues
 export const CERTAINTIES: readonly Certainty[] = certaintyValues

@@ -58,6 +58,12 @@ export function points(value: number): string {
   return Number(rounded) > 0 ? `+${rounded}` : rounded.replace('-', '−').replace(/^−0\.0$/, '0.0')
 }
 
+/** What is left of a weight, as people say it: "a quarter". */
+export function fractionWords(share: number): string {
+  const whole = Math.round(1 / share)
+  return { 2: 'half', 3: 'a third', 4: 'a quarter', 5: 'a fifth' }[whole] ?? `${Math.round(100 * share)} %`
+}
+
 /** A number with its unit, if it has one. */
 export function measured(value: number, unit: string | null | undefined): string {
   return unit ? `${value} ${unit}` : `${value}`

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
 import { api, dataOf } from '../../api/client'
 import { choiceOf, ROLES, type Role } from '../../api/codes'
+import { limits } from '../../api/limits'
 import { useObserver } from '../../api/observer'
 import { peopleQuery } from '../../api/people'
 import { failure, wordsOf } from '../../api/problem'
@@ -265,7 +266,7 @@ function InviteForm({ onLink }: { readonly onLink: (link: Link) => void }) {
         value={callSign}
         onChange={(event) => setCallSign(event.target.value)}
         required
-        maxLength={40}
+        maxLength={limits.InvitationBody.callSign.longest}
         hint="People are known here by call signs, never by name."
       />
       <OneOf label="Role" options={ROLE_CHOICES} value={role} onChange={setRole} />

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
 import { api, dataOf } from '../../api/client'
+import { limits } from '../../api/limits'
 import { wordsOf } from '../../api/problem'
 import { Button } from '../../ui/Button'
 import { Logo } from '../../ui/Logo'
@@ -51,7 +52,7 @@ export function SignInPage() {
             autoComplete="username"
             autoCapitalize="words"
             required
-            maxLength={40}
+            maxLength={limits.SignInDto.callSign.longest}
           />
         </label>
         <label className="font-semibold">
@@ -63,7 +64,7 @@ export function SignInPage() {
             onChange={(event) => setPassphrase(event.target.value)}
             autoComplete="current-password"
             required
-            maxLength={72}
+            maxLength={limits.SignInDto.passphrase.longest}
           />
         </label>
         {signIn.isError && <Notice tone="wrong">{wordsOf(signIn.error)}</Notice>}

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api, dataOf } from '../../api/client'
+import { limits } from '../../api/limits'
 import { failure, wordsOf } from '../../api/problem'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
@@ -65,7 +66,7 @@ export function WelcomePage() {
               value={passphrase}
               onChange={(event) => setPassphrase(event.target.value)}
               required
-              maxLength={72}
+              maxLength={limits.AcceptBody.passphrase.longest}
             />
             <Field
               label="The same again"
@@ -74,7 +75,7 @@ export function WelcomePage() {
               value={again}
               onChange={(event) => setAgain(event.target.value)}
               required
-              maxLength={72}
+              maxLength={limits.AcceptBody.passphrase.longest}
               wrong={differs ? 'The two differ.' : undefined}
             />
             {accept.isError && <Notice tone="wrong">{wordsOf(accept.error)}</Notice>}

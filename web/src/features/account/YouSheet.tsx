@@ -56,8 +56,8 @@ export function YouSheet({ observer, open, onOpenChange, onSignOut, onSignOutEve
         <fieldset>
           <legend className="font-semibold">Senses differ</legend>
           <p className="mb-2 text-quiet">
-            Checks that ask for what you lack are offered to you last and count a quarter. It is kept with
-            what you sign.
+            Checks that ask for what you lack are offered to you last and count less. It is kept with what you
+            sign.
           </p>
           {FACULTIES.map((faculty) => (
             <label key={faculty} className="flex min-h-11 items-center gap-3">

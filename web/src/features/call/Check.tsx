@@ -6,7 +6,7 @@ import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { Term } from '../../ui/Term'
 import { useKeys } from '../../ui/useKeys'
-import { counted, monthRuns } from '../../ui/words'
+import { counted, fractionWords, monthRuns } from '../../ui/words'
 import { How } from './How'
 import { isForbidden } from './inHand'
 import { HARM } from './judgementWords'
@@ -214,7 +214,8 @@ function Cautions({ bench, sheet, character, open, onRead }: CautionsProps) {
     <>
       {bench.outOfSeason.includes(character.id) && (
         <Notice tone="waiting">
-          This is read in {monthRuns(character.months)}. A reading now counts only a quarter.
+          This is read in {monthRuns(character.months)}. A reading now counts only{' '}
+          {fractionWords(sheet.counts.outOfSeason)}.
         </Notice>
       )}
       {bench.notAtThisStage.includes(character.id) && (
@@ -226,7 +227,7 @@ function Cautions({ bench, sheet, character, open, onRead }: CautionsProps) {
       {bench.dulled.includes(character.id) && (
         <Notice tone="waiting">
           You said that you do not {character.redGreen ? 'tell red from green' : 'smell'}: what you enter here
-          counts a quarter, and the check is offered last.
+          counts {fractionWords(sheet.counts.lacking)}, and the check is offered last.
         </Notice>
       )}
       {wounds && (

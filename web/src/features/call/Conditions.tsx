@@ -11,9 +11,9 @@ type Props = {
 
 /** The tier's conditions, ticked off one by one; what is being written here counts at once. */
 export function Conditions({ bench, hasPhoto, voucher, reasons }: Props) {
-  const isMet = ({ code, met }: Bench['conditions'][number]) => {
-    if (code === 'photo') return hasPhoto || voucher.trim() !== ''
-    if (code.startsWith('reason:')) return (reasons[code.slice('reason:'.length)] ?? '').trim() !== ''
+  const isMet = ({ kind, about, met }: Bench['conditions'][number]) => {
+    if (kind === 'photo') return hasPhoto || voucher.trim() !== ''
+    if (kind === 'reason') return (reasons[about ?? ''] ?? '').trim() !== ''
     return met
   }
   return (

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useKeptText } from '../../api/kept'
+import { limits } from '../../api/limits'
 import { wordsOf } from '../../api/problem'
 import type { Bench, Character, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
@@ -57,7 +58,7 @@ export function MemoryAid({ bench, sheet, character }: Props) {
           rows={2}
           // biome-ignore lint/a11y/noAutofocus: it opens because its button was pressed, and what is typed next belongs in it
           autoFocus={asked}
-          maxLength={500}
+          maxLength={limits.Note.body.longest}
           value={draft}
           onChange={(event) => setDraft(event.target.value)}
         />

@@ -1,22 +1,33 @@
-import { Binoculars, DoorOpen, Hand, Search, Slice, TreeDeciduous, TriangleAlert } from 'lucide-react'
+import {
+  Binoculars,
+  DoorOpen,
+  Hand,
+  type LucideIcon,
+  Search,
+  Slice,
+  TreeDeciduous,
+  TriangleAlert,
+} from 'lucide-react'
 import { type ReactNode, useEffect, useRef } from 'react'
+import { ZONES, type Zone } from '../../api/codes'
 import type { Bench, Character, Sheet } from '../../api/types'
 import { Seeds } from '../../ui/Seeds'
 import { Term } from '../../ui/Term'
 import { useLate } from '../../ui/useLate'
-import { monthRuns, points } from '../../ui/words'
+import { fractionWords, monthRuns, points } from '../../ui/words'
 import { type Entry, wordsOfReading } from './entries'
 import { GATE, isForbidden } from './inHand'
 import { decidingBalance, whyNext } from './judgementWords'
 import type { Work } from './useWork'
 
-const STATIONS = [
-  { zone: 'stand-off', name: 'Stand off', Icon: Binoculars },
-  { zone: 'trunk', name: 'Trunk', Icon: TreeDeciduous },
-  { zone: 'hand', name: 'Hand', Icon: Hand },
-  { zone: 'lens', name: 'Lens', Icon: Search },
-  { zone: 'cut', name: 'Knife', Icon: Slice },
-] as const
+const LOOKS: Readonly<Record<Zone, { readonly name: string; readonly Icon: LucideIcon }>> = {
+  'stand-off': { name: 'Stand off', Icon: Binoculars },
+  trunk: { name: 'Trunk', Icon: TreeDeciduous },
+  hand: { name: 'Hand', Icon: Hand },
+  lens: { name: 'Lens', Icon: Search },
+  cut: { name: 'Knife', Icon: Slice },
+}
+const STATIONS = ZONES.map((zone) => ({ zone, ...LOOKS[zone] }))
 
 type Props = {
   readonly bench: Bench
@@ -39,6 +50,7 @@ export function Path({ bench, sheet, work, inHand, onChoose, narrow }: Props) {
     <li key={character.id}>
       <CheckRow
         bench={bench}
+        sheet={sheet}
         character={character}
         entry={work.entries.get(character.id)}
         why={next?.character === character.id ? whyNext(sheet, bench, next) : undefined}
@@ -171,6 +183,7 @@ const ROW =
 
 type RowProps = {
   readonly bench: Bench
+  readonly sheet: Sheet
   readonly character: Character
   readonly entry: Entry | undefined
   /** Why it is the best next check, if it is. */
@@ -179,7 +192,7 @@ type RowProps = {
   readonly onChoose: () => void
 }
 
-function CheckRow({ bench, character, entry, why, current, onChoose }: RowProps) {
+function CheckRow({ bench, sheet, character, entry, why, current, onChoose }: RowProps) {
   const forbidden = isForbidden(bench, character)
   const row = useRef<HTMLButtonElement>(null)
   useEffect(() => {
@@ -190,7 +203,9 @@ function CheckRow({ bench, character, entry, why, current, onChoose }: RowProps)
     : forbidden
       ? 'wounds the tree; off in this survey'
       : (whyNotNow(bench, character) ??
-        (bench.dulled.includes(character.id) ? 'counts a quarter for you' : undefined))
+        (bench.dulled.includes(character.id)
+          ? `counts ${fractionWords(sheet.counts.lacking)} for you`
+          : undefined))
   return (
     <button
       ref={row}

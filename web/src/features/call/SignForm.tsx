@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
 import { keep, readKept, useKeptText } from '../../api/kept'
+import { limits } from '../../api/limits'
 import { useObserver } from '../../api/observer'
 import { Problem, wordsOf } from '../../api/problem'
 import type { Bench, Determination, Sheet as GroupSheet } from '../../api/types'
@@ -83,11 +84,8 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
     window.addEventListener('keydown', signByKeys)
     return () => window.removeEventListener('keydown', signByKeys)
   }, [])
-  // what speaks against the lead confirms nothing, unless it rules a third taxon out
-  const worth = decidingBalance(bench).points
-  const speaking = worth
-    .filter((one) => one.points > 0 || judgement.confirming.includes(one.character))
-    .sort((a, b) => b.points - a.points)
+  const worth = new Map(decidingBalance(bench).points.map((one) => [one.character, one.points]))
+  const speaking = bench.mayConfirm.map((character) => ({ character, points: worth.get(character) ?? 0 }))
   const giveReason = (id: string, text: string) => {
     const given = { ...reasons, [id]: text }
     setReasons(given)
@@ -137,7 +135,6 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
               <input
                 className={FIELD}
                 value={reasons[id] ?? ''}
-                maxLength={1000}
                 onChange={(event) => giveReason(id, event.target.value)}
               />
             </label>
@@ -148,7 +145,7 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
             <input
               className={FIELD}
               value={voucher}
-              maxLength={200}
+              maxLength={limits.NewDetermination.voucher.longest}
               onChange={(event) => setVoucher(event.target.value)}
             />
           </label>
@@ -172,7 +169,7 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
           className={`${FIELD} min-h-20`}
           value={note}
           onChange={(event) => setNote(event.target.value)}
-          maxLength={4000}
+          maxLength={limits.NewDetermination.note.longest}
         />
       </label>
       <p className="text-quiet">

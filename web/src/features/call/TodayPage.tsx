@@ -96,9 +96,7 @@ function Lists({ surveyId }: { readonly surveyId: string }) {
                 <span className="block">
                   A visit now settles it {timesIn(call.chance)}
                   {call.check && `; begin with “${call.check}”`}
-                  {call.bestMonth !== today.data.month &&
-                    call.bestChance - call.chance > 0.15 &&
-                    `; in ${monthName(call.bestMonth)} ${timesIn(call.bestChance)}`}
+                  {call.leftForBest && `; in ${monthName(call.bestMonth)} ${timesIn(call.bestChance)}`}
                 </span>
               </span>
             </Link>

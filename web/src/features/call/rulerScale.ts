@@ -3,11 +3,7 @@ import type { Value } from '../../draw/measured/figure'
 
 /** The least and the largest value that any candidate is known to have, by the sheet's outer limits. */
 export function outermost(character: Character): readonly [number, number] {
-  const ranges = character.profiles.flatMap((one) => (one.range ? [one.range] : []))
-  return [
-    Math.min(...ranges.map((range) => range[0] ?? Number.POSITIVE_INFINITY)),
-    Math.max(...ranges.map((range) => range[3] ?? Number.NEGATIVE_INFINITY)),
-  ]
+  return [character.least ?? 0, character.most ?? 0]
 }
 
 /** A value for a measured figure; without one the middle of what the candidates have. */

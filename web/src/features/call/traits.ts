@@ -1,3 +1,4 @@
+import { CERTAINTIES, MATERIALS, POSITIONS } from '../../api/codes'
 import type { Character } from '../../api/types'
 import type { Manner } from './useManner'
 
@@ -18,7 +19,7 @@ export const TRAITS: readonly Trait[] = [
     of: 'certainty',
     label: 'Certainty',
     key: 'u',
-    codes: ['sure', 'fairly', 'unsure'],
+    codes: CERTAINTIES,
     matters: () => true,
     assumed: (character) => character.assumedCertainty,
   },
@@ -26,7 +27,7 @@ export const TRAITS: readonly Trait[] = [
     of: 'material',
     label: 'Material',
     key: 'm',
-    codes: ['attached', 'fallen', 'litter'],
+    codes: MATERIALS,
     matters: (character) => character.materialMatters,
     assumed: (character) => character.assumedMaterial,
   },
@@ -34,7 +35,7 @@ export const TRAITS: readonly Trait[] = [
     of: 'position',
     label: 'Position',
     key: 'p',
-    codes: ['sun', 'shade', 'sprout'],
+    codes: POSITIONS,
     matters: (character) => character.positionMatters,
     assumed: (character) => character.assumedPosition,
   },

@@ -1,4 +1,15 @@
-import { CAUTION_TOPICS, choiceOf, MATERIALS, POSITIONS, SENSES, STAGES } from '../../api/codes'
+import {
+  ABSENCES,
+  type Absence,
+  CAUTION_TOPICS,
+  choiceOf,
+  HARMS,
+  type Harm,
+  MATERIALS,
+  POSITIONS,
+  SENSES,
+  STAGES,
+} from '../../api/codes'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { TextArea } from '../../ui/TextArea'
@@ -7,15 +18,17 @@ import { Factor, Factors } from './Factors'
 import type { CharacterFile } from './sheetFile'
 import { Wrong } from './TaxaPart'
 
-const HARMS = [
-  { value: 'none', text: 'none' },
-  { value: 'sample', text: 'a leaf or twig is taken' },
-  { value: 'wound', text: 'wounds the tree' },
-]
-const ABSENCES = [
-  { value: 'informative', text: 'tells as much' },
-  { value: 'weak', text: 'tells little' },
-]
+const HARM_WORDS: Readonly<Record<Harm, string>> = {
+  none: 'none',
+  sample: 'a leaf or twig is taken',
+  wound: 'wounds the tree',
+}
+const HARM_CHOICES = HARMS.map((value) => ({ value, text: HARM_WORDS[value] }))
+const ABSENCE_WORDS: Readonly<Record<Absence, string>> = {
+  informative: 'tells as much',
+  weak: 'tells little',
+}
+const ABSENCE_CHOICES = ABSENCES.map((value) => ({ value, text: ABSENCE_WORDS[value] }))
 
 type DetailsProps = {
   readonly character: CharacterFile
@@ -89,7 +102,12 @@ export function Details({ character, set, disabled, wrong }: DetailsProps) {
           value={character.cluster ?? ''}
           onChange={(event) => set({ cluster: event.target.value.trim() === '' ? null : event.target.value })}
         />
-        <Choice label="Harm" options={HARMS} value={character.harm} onChange={(harm) => set({ harm })} />
+        <Choice
+          label="Harm"
+          options={HARM_CHOICES}
+          value={character.harm}
+          onChange={(harm) => set({ harm })}
+        />
         <Choice
           label="Sense"
           options={SENSES.map(choiceOf)}
@@ -98,7 +116,7 @@ export function Details({ character, set, disabled, wrong }: DetailsProps) {
         />
         <Choice
           label="Not seeing it"
-          options={ABSENCES}
+          options={ABSENCE_CHOICES}
           value={character.absence}
           onChange={(absence) => set({ absence })}
         />

@@ -5,7 +5,7 @@ import { Drawing } from '../../ui/Drawing'
 import { Mark } from '../../ui/Mark'
 import { OneOf } from '../../ui/OneOf'
 import { PageTitle } from '../../ui/PageTitle'
-import { amid, counted, monthRuns } from '../../ui/words'
+import { amid, counted, fractionWords, monthRuns } from '../../ui/words'
 import { RibbonCell } from './RibbonCell'
 
 const STATIONS = [{ value: 'all', text: 'all' } as const, ...ZONES.map(stationOf)]
@@ -151,7 +151,7 @@ function CharacterCard({ sheet, character }: Props) {
         {character.absence === 'weak' && (
           <>
             <dt className="font-semibold">Not seeing it</dt>
-            <dd>tells little: it counts a quarter</dd>
+            <dd>tells little: it counts {fractionWords(sheet.counts.weakAbsence)}</dd>
           </>
         )}
         <dt className="font-semibold">Effort</dt>

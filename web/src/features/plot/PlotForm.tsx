@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
 import { api, dataOf } from '../../api/client'
 import { HABITATS, type Habitat } from '../../api/codes'
+import { limits } from '../../api/limits'
 import { Problem, wordsOf, wrongAt } from '../../api/problem'
 import type { Plot, PlotBody } from '../../api/types'
 import { AnyOf } from '../../ui/AnyOf'
@@ -27,7 +28,7 @@ export function PlotForm({ surveyId, plot, onDone }: Props) {
   const [position, setPosition] = useState(
     plot?.latitude != null && plot.longitude != null ? `${plot.latitude}, ${plot.longitude}` : '',
   )
-  const [radius, setRadius] = useState(`${plot?.radiusMetres ?? 15}`)
+  const [radius, setRadius] = useState(`${plot?.radiusMetres ?? limits.PlotBody.radiusMetres.usual}`)
   const [altitude, setAltitude] = useState(plot?.altitudeMetres == null ? '' : `${plot.altitudeMetres}`)
   const [picked, setPicked] = useState<string>()
   const [habitat, setHabitat] = useState<readonly Habitat[]>(plot?.habitat ?? [])
@@ -132,7 +133,7 @@ export function PlotForm({ surveyId, plot, onDone }: Props) {
       </div>
       <TextArea
         label="Notes"
-        maxLength={4000}
+        maxLength={limits.PlotBody.notes.longest}
         value={notes}
         onChange={(event) => setNotes(event.target.value)}
       />

@@ -17,7 +17,6 @@ import { positionWords } from './position'
 import { QuickEntry } from './QuickEntry'
 import { plotQuery, plotTreesQuery, sendPlotClosed, taxaQuery } from './queries'
 import { MapLegend, StemMap } from './StemMap'
-import { lookOf } from './standing'
 import { TreeTable } from './TreeTable'
 
 /** One plot: its stems on the map and in the table, and the line in which new ones are entered. */
@@ -45,7 +44,7 @@ type Shown = (typeof SHOWN)[number]['value']
 
 const HOLDS: Readonly<Record<Shown, (tree: TreeRow) => boolean>> = {
   all: () => true,
-  todo: (tree) => ['open', 'begun', 'contested', 'waiting'].includes(lookOf(tree)),
+  todo: (tree) => ['open', 'begun', 'contested', 'waiting'].includes(tree.look),
   contested: (tree) => tree.contested,
 }
 

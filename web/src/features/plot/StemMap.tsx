@@ -1,7 +1,8 @@
 import { type KeyboardEvent, memo, useId } from 'react'
+import type { TreeLook } from '../../api/codes'
 import type { NamedTaxon, TreeRow } from '../../api/types'
 import { spineBearing, spinePath } from '../../draw/spinePath'
-import { groupWords, identityOf, LOOK_WORDS, type Look, lookOf, stateOf } from './standing'
+import { groupWords, identityOf, LOOK_WORDS, stateOf } from './standing'
 import { markRadius, neighbour, placeOf, ringsOf } from './stemMap'
 
 type Props = {
@@ -13,7 +14,7 @@ type Props = {
   readonly onOpen: (id: string) => void
 }
 
-const FILLS: Readonly<Record<Look, string>> = {
+const FILLS: Readonly<Record<TreeLook, string>> = {
   plain: 'fill-line stroke-edge',
   open: 'fill-card stroke-ink',
   begun: 'fill-gold-wash stroke-ink',
@@ -123,7 +124,7 @@ type StemProps = {
 }
 
 const Stem = memo(function Stem({ id, tree, words, radius, chosen, onChoose, onOpen }: StemProps) {
-  const look = lookOf(tree)
+  const { look } = tree
   const { x, y } = placeOf(tree)
   const r = markRadius(tree.diameterMillimetres, radius)
   const size = radius * 0.052
@@ -217,7 +218,7 @@ function groupCode(groupId: string): string {
   return second ? first.charAt(0) + second.charAt(0) : first.slice(0, 2)
 }
 
-const SHOWN: readonly Look[] = ['open', 'begun', 'contested', 'waiting', 'review', 'signed', 'plain']
+const SHOWN: readonly TreeLook[] = ['open', 'begun', 'contested', 'waiting', 'review', 'signed', 'plain']
 
 /** What the marks and the letters on the map mean. */
 export function MapLegend({

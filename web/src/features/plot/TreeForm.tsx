@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
 import { choiceOf, HABITATS, ORIGINS, STAGES } from '../../api/codes'
+import { limits } from '../../api/limits'
 import { Problem, wordsOf, wrongAt } from '../../api/problem'
 import type { Group, NamedTaxon, Tree, TreeBody, TreeRow } from '../../api/types'
 import { AnyOf } from '../../ui/AnyOf'
@@ -136,7 +137,7 @@ export function TreeForm({ surveyId, plotId, tree, trees, taxa, groups, onDone }
       {wrong('cloneOf') && <p className="text-rust-ink">{wrong('cloneOf')}</p>}
       <TextArea
         label="Condition"
-        maxLength={2000}
+        maxLength={limits.TreeBody.conditionNotes.longest}
         value={body.conditionNotes}
         onChange={(event) => put({ conditionNotes: event.target.value })}
       />

@@ -1,4 +1,5 @@
 import { HABITATS, type Habitat, type LifeStage, ORIGINS, STAGES, type TreeOrigin } from '../../api/codes'
+import { limits } from '../../api/limits'
 import type { Group, NamedTaxon } from '../../api/types'
 import { type Named, named } from './taxonWords'
 
@@ -142,26 +143,27 @@ export function parseLine(line: string, vocabulary: Vocabulary): ParsedLine {
   }
 }
 
+const { tag, azimuthDegrees, diameterMillimetres, heightDecimetres } = limits.TreeBody
+
 /** Measures that the server will not take, told while the line is still being typed. */
 const LIMITS = [
-  { key: 'tag', least: 1, most: 99_999, words: (value: number) => `tag ${value}: 1 to 99999` },
+  { key: 'tag', ...tag, words: (value: number) => `tag ${value}: ${tag.least} to ${tag.most}` },
   {
     key: 'azimuthDegrees',
-    least: 0,
-    most: 360,
-    words: (value: number) => `azimuth ${value}°: a circle has 360`,
+    ...azimuthDegrees,
+    words: (value: number) => `azimuth ${value}°: a circle has ${azimuthDegrees.most}`,
   },
   {
     key: 'diameterMillimetres',
-    least: 1,
-    most: 2500,
-    words: (value: number) => `${value} mm thick: 1 to 2500 mm, no tree here is thicker`,
+    ...diameterMillimetres,
+    words: (value: number) =>
+      `${value} mm thick: ${diameterMillimetres.least} to ${diameterMillimetres.most} mm, no tree here is thicker`,
   },
   {
     key: 'heightDecimetres',
-    least: 1,
-    most: 1500,
-    words: (value: number) => `${value / 10} m tall: 0.1 to 150 m`,
+    ...heightDecimetres,
+    words: (value: number) =>
+      `${value / 10} m tall: ${heightDecimetres.least / 10} to ${heightDecimetres.most / 10} m`,
   },
 ] as const
 

@@ -1,10 +1,9 @@
+import type { TreeLook } from '../../api/codes'
 import type { NamedTaxon, TreeRow } from '../../api/types'
 import { monthName } from '../../ui/words'
 
-/** How a tree looks on the map: each is told apart by its shape, not by its colour. */
-export type Look = 'plain' | 'open' | 'begun' | 'contested' | 'waiting' | 'signed' | 'review' | 'stem'
-
-export const LOOK_WORDS: Readonly<Record<Look, string>> = {
+/** How a tree looks on the map, in words: each is told apart by its shape, not by its colour. */
+export const LOOK_WORDS: Readonly<Record<TreeLook, string>> = {
   plain: 'nobody doubts it',
   open: 'not read yet',
   begun: 'begun',
@@ -13,16 +12,6 @@ export const LOOK_WORDS: Readonly<Record<Look, string>> = {
   signed: 'signed',
   review: 'under review, to be read blind',
   stem: 'a stem of another tree’s clone',
-}
-
-export function lookOf(tree: TreeRow): Look {
-  if (tree.cloneOf) return 'stem'
-  if (tree.standsAs === 'plain') return 'plain'
-  if (tree.standsAs === 'review') return 'review'
-  if (tree.contested && tree.standsAs !== 'taxon') return 'contested'
-  if (tree.standsAs === 'come-back' || tree.standsAs === 'laboratory') return 'waiting'
-  if (tree.standsAs !== 'open') return 'signed'
-  return tree.readings > 0 ? 'begun' : 'open'
 }
 
 /** What a tree is, as far as anybody knows: "silver birch", "one of the birches". */

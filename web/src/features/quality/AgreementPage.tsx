@@ -61,8 +61,6 @@ function Groups({ surveyId }: { readonly surveyId: string }) {
   )
 }
 
-const FEW = 10 // trees
-
 /** A figure between -1 and 1. */
 const signed = (value: number) => value.toFixed(2).replace('-', '−')
 
@@ -73,9 +71,7 @@ function GroupCard({ group }: { readonly group: GroupAgreement }) {
         <h2 className="text-lg">{group.title}</h2>
         <span className="shrink-0">{counted(group.trees, 'tree')}</span>
       </div>
-      {group.trees < FEW && (
-        <p className="text-sm text-quiet">Too few trees for these figures to tell much.</p>
-      )}
+      {group.tooFew && <p className="text-sm text-quiet">Too few trees for these figures to tell much.</p>}
       <dl className="my-2 grid grid-cols-3 gap-3">
         <Figure name="agree" text={group.percent == null ? '–' : `${group.percent.toFixed(0)} %`} />
         <Figure name="kappa" text={group.kappa ? signed(group.kappa.value) : '–'}>

@@ -1,92 +1,36 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useId, useState } from 'react'
+import type { Hindrance, ReviewOutcome } from '../../api/codes'
 import { useKeptText } from '../../api/kept'
+import { limits } from '../../api/limits'
 import { Problem, wordsOf } from '../../api/problem'
 import type { ReviewCase, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Notice } from '../../ui/Notice'
 import { signedWords } from '../call/outcomeWords'
-import { caseQuery, type Outcome, sendDecision } from './queries'
+import { caseQuery, sendDecision } from './queries'
 import { Stuck } from './Stuck'
 
-type Way = {
-  readonly key: string
-  readonly outcome: Outcome
-  readonly stands?: string
-  readonly words: string
-  readonly told: string
+type Way = ReviewCase['ways'][number]
+
+const keyOf = (way: Way) => way.stands ?? way.outcome
+
+const WORDS: Readonly<Record<ReviewOutcome, readonly [words: string, told: string]>> = {
+  agree: ['Agree', 'It stands with all names on it.'],
+  overrule: ['Overrule', 'Your own call stands, with your reasons.'],
+  'third-look': ['Third look', 'Somebody else reads it blind as well.'],
+  laboratory: ['Laboratory', 'A sample is to decide.'],
+  'laboratory-result': ['The laboratory’s result', 'Its finding stands, whoever signed what.'],
+  'not-separable': ['Not separable', 'The group is recorded, and nothing finer.'],
+  withdrawn: ['Withdrawn', 'Its readers signed anew.'],
 }
 
-/** One way to agree for each thing that was signed, whoever signed it. */
-function agreements(it: ReviewCase): readonly Way[] {
-  const signers = new Map<string, ReviewCase['readings']>()
-  for (const reader of it.readings) {
-    const words = signedWords(reader.determination)
-    signers.set(words, [...(signers.get(words) ?? []), reader])
-  }
-  return [...signers].flatMap(([words, readers]) => {
-    const [first] = readers
-    if (!first) return []
-    return {
-      key: first.determination.id,
-      outcome: 'agree' as const,
-      stands: first.determination.id,
-      words: `Agree: ${readers.map((one) => one.observer).join(' and ')} ${words}`,
-      told: 'It stands with all names on it.',
-    }
-  })
-}
-
-/** The ways in which this observer may end the review. */
-function waysOf(it: ReviewCase): readonly Way[] {
-  const own = it.readings.find((reader) => reader.mine)
-  const sent = it.state === 'laboratory'
-  return [
-    ...(sent
-      ? [
-          {
-            key: 'laboratory-result',
-            outcome: 'laboratory-result' as const,
-            words: 'The laboratory’s result',
-            told: 'Its finding stands, whoever signed what.',
-          },
-        ]
-      : []),
-    ...agreements(it),
-    ...(own
-      ? [
-          {
-            key: 'overrule',
-            outcome: 'overrule' as const,
-            words: 'Overrule',
-            told: 'Your own call stands, with your reasons.',
-          },
-        ]
-      : []),
-    {
-      key: 'third-look',
-      outcome: 'third-look',
-      words: 'Third look',
-      told: 'Somebody else reads it blind as well.',
-    },
-    ...(sent
-      ? []
-      : [
-          {
-            key: 'laboratory',
-            outcome: 'laboratory' as const,
-            words: 'Laboratory',
-            told: 'A sample is to decide.',
-          },
-        ]),
-    {
-      key: 'not-separable',
-      outcome: 'not-separable',
-      words: 'Not separable',
-      told: 'The group is recorded, and nothing finer.',
-    },
-  ]
+/** "Agree: Siskin and Dipper signed silver birch", "Overrule". */
+function wordsOfWay(it: ReviewCase, { outcome, stands, signers }: Way): string {
+  const signed = it.readings.find((reader) => reader.determination.id === stands)
+  const [words] = WORDS[outcome]
+  return signed ? `${words}: ${signers.join(' and ')} ${signedWords(signed.determination)}` : words
 }
 
 /** How the review ends; whoever may not decide is told why. */
@@ -133,30 +77,29 @@ export function Decide({ it, sheet }: { readonly it: ReviewCase; readonly sheet:
       </section>
     )
   }
-  const ways = waysOf(it)
-  const chosen = ways.find((way) => way.key === key)
+  const chosen = it.ways.find((way) => keyOf(way) === key)
   const result = chosen?.outcome === 'laboratory-result'
-  const missing = missingFor(chosen?.outcome, reasons ?? '', taxon)
+  const missing = missingFor(chosen, reasons ?? '', taxon)
   return (
     <section id="decision" aria-label="Decision">
       <h2 className="text-lg">Decision</h2>
       <fieldset className="grid gap-2">
         <legend className="sr-only">How it ends</legend>
-        {ways.map((way) => (
+        {it.ways.map((way) => (
           <label
-            key={way.key}
+            key={keyOf(way)}
             className="flex min-h-11 cursor-pointer items-start gap-3 rounded-plain border border-line bg-card px-3 py-2 has-checked:border-2 has-checked:border-ink"
           >
             <input
               type="radio"
               name={`way-${it.id}`}
-              checked={way.key === key}
-              onChange={() => setKey(way.key)}
+              checked={keyOf(way) === key}
+              onChange={() => setKey(keyOf(way))}
               className="mt-1 size-5 accent-thistle"
             />
             <span>
-              <span className="font-semibold">{way.words}</span>
-              <span className="block text-sm text-quiet">{way.told}</span>
+              <span className="font-semibold">{wordsOfWay(it, way)}</span>
+              <span className="block text-sm text-quiet">{WORDS[way.outcome][1]}</span>
             </span>
           </label>
         ))}
@@ -175,12 +118,12 @@ export function Decide({ it, sheet }: { readonly it: ReviewCase; readonly sheet:
         </div>
       )}
       <label htmlFor={field} className="mt-3 block font-semibold">
-        {result ? 'Its report' : chosen?.outcome === 'overrule' ? 'Reasons' : 'Reasons, if you like'}
+        {result ? 'Its report' : chosen?.wantsReasons ? 'Reasons' : 'Reasons, if you like'}
       </label>
       <textarea
         id={field}
         rows={3}
-        maxLength={4000}
+        maxLength={limits.NewDecision.reasons.longest}
         value={reasons ?? ''}
         onChange={(event) => setReasons(event.target.value)}
         className="w-full rounded-plain border border-edge bg-card p-2"
@@ -200,22 +143,23 @@ export function Decide({ it, sheet }: { readonly it: ReviewCase; readonly sheet:
 }
 
 /** What a decision still wants, in words. */
-function missingFor(outcome: Outcome | undefined, reasons: string, taxon: string): string | undefined {
-  const silent = reasons.trim() === ''
-  if (outcome === 'overrule' && silent) return 'Whoever overrules a call says why.'
-  if (outcome !== 'laboratory-result') return undefined
-  if (taxon === '') return 'Choose what it found; if it could not tell, the tree is not separable.'
-  return silent ? 'Write which report says so.' : undefined
+function missingFor(way: Way | undefined, reasons: string, taxon: string): string | undefined {
+  const result = way?.outcome === 'laboratory-result'
+  if (result && taxon === '') return 'Choose what it found; if it could not tell, the tree is not separable.'
+  if (!way?.wantsReasons || reasons.trim() !== '') return undefined
+  return result ? 'Write which report says so.' : 'Whoever overrules a call says why.'
 }
 
-function whyNot(it: ReviewCase): string {
-  if (it.closed) return 'The survey is closed: nothing can be decided.'
-  if (it.needs === 'blind-reading') {
-    return it.takenBy
-      ? `${it.takenBy} is reading it blind; then it can be decided.`
-      : 'Somebody must read it blind first; then it can be decided.'
-  }
-  if (it.readings[0]?.mine)
-    return 'This is about your own call, so somebody else decides. Say what you think.'
-  return 'A reviewer or a lead decides. Say what you think.'
+const WHY_NOT: Readonly<Record<Hindrance, string>> = {
+  closed: 'The survey is closed: nothing can be decided.',
+  unread: 'Somebody must read it blind first; then it can be decided.',
+  own: 'This is about your own call, so somebody else decides. Say what you think.',
+  role: 'A reviewer or a lead decides. Say what you think.',
+  seen: 'You were shown what others made of it.',
+  taken: 'Somebody else is at it.',
+}
+
+function whyNot({ whyNot: why, takenBy }: ReviewCase): string {
+  if (why === 'unread' && takenBy) return `${takenBy} is reading it blind; then it can be decided.`
+  return why ? WHY_NOT[why] : ''
 }

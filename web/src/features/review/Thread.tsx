@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useId } from 'react'
 import { useKeptText } from '../../api/kept'
+import { limits } from '../../api/limits'
 import { wordsOf } from '../../api/problem'
 import type { ReviewCase, Sheet } from '../../api/types'
 import { Button } from '../../ui/Button'
@@ -79,7 +80,7 @@ export function Thread({ it, sheet, about, onAbout }: Props) {
           <textarea
             id={field}
             rows={3}
-            maxLength={2000}
+            maxLength={limits.NewWord.body.longest}
             value={draft ?? ''}
             onChange={(event) => setDraft(event.target.value)}
             className="w-full rounded-plain border border-edge bg-card p-2"

@@ -42,6 +42,7 @@ export function outcomeOf(code: ReviewOutcome | null | undefined): string {
 const WHY_NOT: Readonly<Record<Hindrance, string>> = {
   own: 'not by you: it is your own call',
   seen: 'not by you: you saw what others made of it',
+  unread: 'somebody reads it blind first',
   taken: 'not now: somebody else is at it',
   role: 'a reviewer decides',
   closed: 'the survey is closed',

@@ -1,7 +1,7 @@
 import { keepPreviousData, queryOptions, useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { api, dataOf } from '../../api/client'
-import type { CaseReason } from '../../api/codes'
+import type { CaseReason, ReviewOutcome } from '../../api/codes'
 import { failure } from '../../api/problem'
 import type { ReviewCase } from '../../api/types'
 
@@ -94,20 +94,12 @@ export async function sendWord(
   )
 }
 
-export type Outcome =
-  | 'agree'
-  | 'overrule'
-  | 'third-look'
-  | 'laboratory'
-  | 'laboratory-result'
-  | 'not-separable'
-
 export async function sendDecision(
   surveyId: string,
   caseId: string,
   decisionId: string,
   body: {
-    outcome: Outcome
+    outcome: ReviewOutcome
     stands?: string | null
     taxon?: string | null
     reasons: string

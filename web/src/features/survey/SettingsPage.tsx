@@ -3,6 +3,7 @@ import { type FormEvent, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { choiceOf, SCHOOLS, TIERS } from '../../api/codes'
 import { groupsQuery } from '../../api/groups'
+import { limits } from '../../api/limits'
 import { useObserver } from '../../api/observer'
 import { peopleQuery } from '../../api/people'
 import { Problem, wordsOf, wrongAt } from '../../api/problem'
@@ -17,7 +18,7 @@ import { PageTitle } from '../../ui/PageTitle'
 import { counted } from '../../ui/words'
 import { plotsQuery } from '../plot/queries'
 import { LocalRecords } from './LocalRecords'
-import { sendSettings, sendSurveyClosed } from './queries'
+import { sendSettings, sendSurveyClosed, thresholdQuery } from './queries'
 
 const TIER_CHOICES = TIERS.map(choiceOf)
 const WEIGHTS = [{ value: 'own', text: 'each sheet’s own weights' } as const, ...SCHOOLS.map(choiceOf)]
@@ -72,6 +73,7 @@ function SettingsForm({ surveyId, survey, groups, onKept }: FormProps) {
   const people = useQuery(peopleQuery)
   const { choose } = useSurvey(false)
   const [set, setSet] = useState<SurveySettings>(() => settingsOf(survey, observer.id))
+  const thresholdWords = useThresholdWords(set)
   const put = (part: Partial<SurveySettings>) => setSet({ ...set, ...part })
   const change = useMutation({
     mutationFn: (asked: SurveySettings) => sendSettings(surveyId, asked),
@@ -107,14 +109,14 @@ function SettingsForm({ surveyId, survey, groups, onKept }: FormProps) {
             className="sm:col-span-2"
             value={set.name}
             onChange={(event) => put({ name: event.target.value })}
-            maxLength={120}
+            maxLength={limits.SurveySettings.name.longest}
             wrong={wrong('name')}
           />
           <Field
             label="District"
             value={set.district}
             onChange={(event) => put({ district: event.target.value })}
-            maxLength={120}
+            maxLength={limits.SurveySettings.district.longest}
             wrong={wrong('district')}
           />
           <Field
@@ -155,7 +157,7 @@ function SettingsForm({ surveyId, survey, groups, onKept }: FormProps) {
                 step="any"
                 value={set.wrongYes ?? ''}
                 onChange={(event) => put({ wrongYes: Number(event.target.value) })}
-                hint={thresholdWords(set)}
+                hint={thresholdWords}
                 wrong={wrong('wrongYes')}
               />
               <Field
@@ -297,11 +299,16 @@ function Unfinished({ survey }: { readonly survey: Survey }) {
   )
 }
 
-/** What the costs come to. The server reckons with them; this only says it in words. */
-function thresholdWords({ wrongYes, wrongNo }: SurveySettings): string {
-  return wrongYes != null && wrongNo != null && wrongYes > 0 && wrongNo > 0
-    ? `sign at ${((100 * wrongYes) / (wrongYes + wrongNo)).toFixed(1)} %, never below what a record or control asks`
-    : 'more than nothing'
+/** What the costs come to, in words. */
+function useThresholdWords({ wrongYes, wrongNo }: SurveySettings): string {
+  const costs = wrongYes != null && wrongNo != null && wrongYes > 0 && wrongNo > 0 && { wrongYes, wrongNo }
+  const threshold = useQuery({
+    ...thresholdQuery(costs || { wrongYes: 1, wrongNo: 1 }),
+    enabled: costs !== false,
+  })
+  if (!costs) return 'more than nothing'
+  if (!threshold.data) return '…'
+  return `sign at ${(100 * threshold.data.share).toFixed(1)} %, never below what a record or control asks`
 }
 
 function Part({
@@ -355,7 +362,7 @@ function settingsOf(survey: Survey | undefined, observerId: string): SurveySetti
     photoPositionKept: false,
     controlUsed: false,
     laboratoryUsed: true,
-    plainShare: 0.05,
+    plainShare: limits.SurveySettings.plainShare.usual,
     members: [observerId],
     records: [],
   }

@@ -3,11 +3,15 @@ package org.goldthistle.call;
 import jakarta.annotation.Nullable;
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import org.goldthistle.core.CodeOf;
+import org.goldthistle.core.balance.Balance;
 import org.goldthistle.core.balance.Weight;
 import org.goldthistle.core.hybrid.Ancestry;
 import org.goldthistle.core.plan.NextChecks;
@@ -19,6 +23,7 @@ import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
 import org.goldthistle.core.verdict.Condition;
 import org.goldthistle.core.verdict.Effect;
+import org.goldthistle.core.verdict.Need;
 
 /**
  * Everything that the Bench shows of a call and that is reckoned from it.
@@ -33,6 +38,8 @@ import org.goldthistle.core.verdict.Effect;
  * @param conditions of the tier, in the order in which they are ticked off
  * @param missing what is still to be seen on the tree before it can be signed, in words; empty: nothing
  * @param gateAllThatLacks whether nothing but the gate keeps it from being signed
+ * @param mayConfirm ids of the characters that the observer may say confirmed the call, the strongest first: what speaks
+ *     for the lead, and what rules a third taxon out
  * @param pointsAsked how many points the tier asks for, for the lead against everything else
  * @param pointsToGo points to go to all shares that the tier asks for, whichever is furthest; 0 or less: none
  * @param effects what each reading that the deciding balance weighs does to the call
@@ -57,6 +64,7 @@ public record CallView(
         List<ConditionView> conditions,
         List<String> missing,
         boolean gateAllThatLacks,
+        List<String> mayConfirm,
         double pointsAsked,
         double pointsToGo,
         List<EffectView> effects,
@@ -105,6 +113,7 @@ public record CallView(
                         .map(ConditionWords.Missing::words)
                         .toList(),
                 words.isGateAllThatLacks(),
+                mayConfirm(assessment),
                 assessment.pointsAsked(),
                 Judgement.finite(assessment.pointsToGo()),
                 assessment.effects().stream().map(EffectView::of).toList(),
@@ -119,6 +128,22 @@ public record CallView(
                 ids(characters, atStage.negate()),
                 ids(characters, inSeason.and(atStage).and(barren)),
                 ids(characters, one -> visit.lacksFor(one.effort())));
+    }
+
+    private static List<String> mayConfirm(Assessment assessment) {
+        Balance deciding = assessment.deciding();
+        Map<String, Double> points = new HashMap<>();
+        for (int j = 0; j < deciding.readings().size(); j++) {
+            points.put(
+                    deciding.readings().get(j).character().id(), deciding.points(j, deciding.lead(), deciding.rival()));
+        }
+        Set<String> confirming = assessment.confirmation().confirming().stream()
+                .map(one -> one.character().id())
+                .collect(Collectors.toSet());
+        return points.keySet().stream()
+                .filter(id -> points.get(id) > 0 || confirming.contains(id))
+                .sorted(Comparator.comparing((String id) -> -points.get(id)).thenComparing(id -> id))
+                .toList();
     }
 
     private static List<String> path(List<DiagnosticCharacter> all, Predicate<DiagnosticCharacter> which) {
@@ -137,14 +162,23 @@ public record CallView(
      * A condition of the tier.
      *
      * @param code as in {@code docs/model.md}
+     * @param kind of it
+     * @param about the character whose reading wants a written reason; null: it is about none
      * @param asks what it asks for, in words
      * @param missing what is missing of it, in words; null: it is met
      */
     public record ConditionView(
-            String code, String asks, boolean met, @Nullable String missing) {
+            String code,
+            @CodeOf(Need.Kind.class) String kind,
+            @Nullable String about,
+            String asks,
+            boolean met,
+            @Nullable String missing) {
         static ConditionView of(Condition condition, ConditionWords words) {
             return new ConditionView(
                     condition.need().code(),
+                    condition.need().kind().code(),
+                    condition.need().about().orElse(null),
                     words.asks(condition),
                     condition.met(),
                     condition.met() ? null : words.missing(condition));

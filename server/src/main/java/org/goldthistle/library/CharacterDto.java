@@ -4,9 +4,12 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.goldthistle.core.CodeOf;
@@ -41,6 +44,7 @@ import org.springframework.lang.Nullable;
  *
  * @param shortName in at most 22 letters; the name itself where the sheet has none
  * @param figure what is measured or counted, drawn; null for states
+ * @param least of all that the profiles hold for likely; null for states, as the next
  * @param weight the sheet's own, in [0, 1]
  * @param schools other weights by school
  * @param stages what is left of the weight by life stage; unlisted: all of it, as in the next two
@@ -69,6 +73,8 @@ record CharacterDto(
         @Nullable DrawingDto figure,
         List<StateDto> states,
         List<ProfileDto> profiles,
+        @Nullable Double least,
+        @Nullable Double most,
         double weight,
         Map<String, Double> schools,
         Map<String, Double> stages,
@@ -97,6 +103,9 @@ record CharacterDto(
     private static final int FEWEST_LOOKS = 8;
 
     static CharacterDto of(GroupSheet sheet, DiagnosticCharacter character) {
+        List<ProfileDto> profiles = sheet.taxa().stream()
+                .map(taxon -> ProfileDto.of(sheet, character, taxon))
+                .toList();
         return new CharacterDto(
                 character.id(),
                 character.name(),
@@ -111,9 +120,9 @@ record CharacterDto(
                 character.scale() instanceof StateScale scale
                         ? scale.states().stream().map(StateDto::of).toList()
                         : List.of(),
-                sheet.taxa().stream()
-                        .map(taxon -> ProfileDto.of(sheet, character, taxon))
-                        .toList(),
+                profiles,
+                outermost(profiles, Collections::min),
+                outermost(profiles, Collections::max),
                 character.trust().weight(),
                 byCode(School.values(), character.trust().schools()),
                 byCode(LifeStage.values(), character.trust().stages()),
@@ -140,6 +149,15 @@ record CharacterDto(
                 character.effort().redGreen(),
                 character.guidance().howTo(),
                 character.guidance().pitfall().orElse(null));
+    }
+
+    private static @Nullable Double outermost(List<ProfileDto> profiles, Function<List<Double>, Double> which) {
+        List<Double> all = profiles.stream()
+                .map(ProfileDto::range)
+                .filter(Objects::nonNull)
+                .flatMap(List::stream)
+                .toList();
+        return all.isEmpty() ? null : which.apply(all);
     }
 
     private static <K extends Coded> Map<String, Double> byCode(K[] order, Map<K, Double> numbers) {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.goldthistle.call.StoredSheet;
 import org.goldthistle.core.CodeOf;
+import org.goldthistle.core.balance.ModelConstants;
 import org.goldthistle.core.sheet.Caution;
 import org.goldthistle.core.sheet.CautionTopic;
 import org.goldthistle.core.sheet.GateItem;
@@ -26,7 +27,8 @@ record SheetDto(
         List<GateItemDto> gate,
         List<CharacterDto> characters,
         List<CautionDto> cautions,
-        List<String> sources) {
+        List<String> sources,
+        CountsDto counts) {
 
     static SheetDto of(StoredSheet stored) {
         GroupSheet sheet = stored.sheet();
@@ -45,7 +47,20 @@ record SheetDto(
                         .map(character -> CharacterDto.of(sheet, character))
                         .toList(),
                 sheet.cautions().stream().map(CautionDto::of).toList(),
-                sheet.sources());
+                sheet.sources(),
+                CountsDto.OF_EVERY_SHEET);
+    }
+
+    /**
+     * What is left of a reading's weight, in [0, 1].
+     *
+     * @param outOfSeason that was made outside the character's months
+     * @param lacking by an observer who lacks what the check asks for
+     * @param weakAbsence that says of a character that tells little that it was not seen
+     */
+    record CountsDto(double outOfSeason, double lacking, double weakAbsence) {
+        static final CountsDto OF_EVERY_SHEET = new CountsDto(
+                ModelConstants.OUT_OF_SEASON, ModelConstants.FACULTY_LACKING, ModelConstants.WEAK_ABSENCE);
     }
 
     /** One of the taxa that get mixed up. */

@@ -12,6 +12,7 @@ import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.goldthistle.call.Thistle;
+import org.goldthistle.core.Coded;
 import org.goldthistle.core.plot.PolarPosition;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
@@ -19,6 +20,7 @@ import org.goldthistle.sight.Scope;
 import org.goldthistle.sight.Sights;
 import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.SurveyedTree;
+import org.goldthistle.survey.TreeStanding;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -86,7 +88,7 @@ class PlotViews {
                 observerId,
                 Scope.PLOT,
                 rows.stream()
-                        .filter(row -> !row.standsAs().equals("review"))
+                        .filter(row -> row.standsAs() != TreeStanding.REVIEW)
                         .map(TreeRow::id)
                         .toList());
         return rows;
@@ -159,6 +161,11 @@ class PlotViews {
 
     private TreeRow treeRow(ResultSet row) throws SQLException {
         boolean seen = row.getBoolean("seen");
+        TreeStanding standsAs = seen
+                ? Coded.find(TreeStanding.values(), row.getString("stands_as")).orElseThrow()
+                : TreeStanding.REVIEW;
+        UUID cloneOf = row.getObject("clone_of", UUID.class);
+        boolean contested = seen && row.getBoolean("contested");
         return new TreeRow(
                 row.getObject("id", UUID.class),
                 row.getInt("tag"),
@@ -172,12 +179,13 @@ class PlotViews {
                 row.getString("condition_notes"),
                 row.getString("group_id"),
                 row.getString("plain_taxon"),
-                row.getObject("clone_of", UUID.class),
+                cloneOf,
                 row.getInt("version"),
-                seen ? row.getString("stands_as") : "review",
+                standsAs,
+                TreeLook.of(cloneOf != null, standsAs, contested, row.getInt("readings") > 0),
                 seen ? row.getString("stands_name") : null,
                 seen ? row.getObject("come_back_month", Integer.class) : null,
-                seen && row.getBoolean("contested"),
+                contested,
                 seen && row.getBoolean("reviewed"),
                 row.getInt("readings"),
                 row.getString("read_as"),

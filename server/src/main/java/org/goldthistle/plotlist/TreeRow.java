@@ -18,6 +18,7 @@ import org.springframework.lang.Nullable;
  * @param cloneOf the stem that bears its call; null: it bears its own
  * @param standsAs plain, open, the outcome that was signed last, or review: what it was signed as is kept from this
  *     observer, who is to read it without knowing; the next fields then say nothing
+ * @param look how it stands for this observer, at a glance
  * @param standsName common name of what was signed last; null: nothing
  * @param comeBackMonth 1-12, if that was signed
  * @param contested whether any observer's call is
@@ -42,7 +43,8 @@ record TreeRow(
         @Nullable String plainTaxon,
         @Nullable UUID cloneOf,
         int version,
-        @CodeOf(TreeStanding.class) String standsAs,
+        TreeStanding standsAs,
+        TreeLook look,
         @Nullable String standsName,
         @Nullable Integer comeBackMonth,
         boolean contested,

@@ -17,6 +17,7 @@ record AgreementDto(int trees, List<OfGroup> groups) {
      *
      * @param answers names that were signed, in the order of the sheet; the last may be the group alone
      * @param confusion how often who signed first answered the row and who signed second the column
+     * @param tooFew whether so few trees tell little
      * @param percent of trees on which these two agree, in [0, 100]
      * @param alpha Krippendorff's, over all readers
      * @param confused the pairs of answers that were given for one tree, the most frequent first
@@ -28,6 +29,7 @@ record AgreementDto(int trees, List<OfGroup> groups) {
             String groupId,
             String title,
             int trees,
+            boolean tooFew,
             List<String> answers,
             List<List<Long>> confusion,
             @Nullable Double percent,

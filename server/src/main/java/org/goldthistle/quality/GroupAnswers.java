@@ -21,6 +21,8 @@ final class GroupAnswers {
 
     private final StoredSheet sheet;
     private final List<String> answers = new ArrayList<>();
+    private static final int FEW = 10; // trees, below which the figures tell little
+
     private final Map<UUID, List<Given>> byTree = new LinkedHashMap<>();
     private final Map<String, Map<UUID, List<Integer>>> byCharacter = new LinkedHashMap<>();
 
@@ -76,6 +78,7 @@ final class GroupAnswers {
                 sheet.sheet().id(),
                 sheet.sheet().title(),
                 byTree.size(),
+                byTree.size() < FEW,
                 used.stream().map(answers::get).toList(),
                 rows,
                 percent(confusion.agreement()),

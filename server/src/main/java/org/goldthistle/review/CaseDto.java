@@ -15,6 +15,8 @@ import org.springframework.lang.Nullable;
  * @param needs what it waits for: blind-reading, decision, laboratory or nothing
  * @param mayRead whether this observer may read it blind
  * @param mayDecide whether this observer may decide it
+ * @param whyNot this observer may not decide it; null: they may, or it is settled
+ * @param ways in which it can be decided as it stands, whoever may do so
  * @param mine whether this observer reads it blind now
  * @param takenBy call sign of who reads it blind now; null: nobody
  * @param blind whether what was read is kept from this observer
@@ -51,6 +53,8 @@ record CaseDto(
         CaseNeed needs,
         boolean mayRead,
         boolean mayDecide,
+        @Nullable Hindrance whyNot,
+        List<Way> ways,
         boolean mine,
         @Nullable String takenBy,
         boolean blind,
@@ -70,6 +74,15 @@ record CaseDto(
         boolean verified,
         boolean mayVerify,
         int version) {
+
+    /**
+     * A way to decide.
+     *
+     * @param stands the call that would stand, to agree; null otherwise
+     * @param signers call signs of those who signed the same, to agree; else empty
+     * @param wantsReasons whether it must be said why
+     */
+    record Way(ReviewOutcome outcome, @Nullable UUID stands, List<String> signers, boolean wantsReasons) {}
 
     /**
      * The characters that would part what is in question.

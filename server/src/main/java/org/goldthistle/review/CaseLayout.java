@@ -56,6 +56,13 @@ class CaseLayout {
                 || of.state() == CaseState.LABORATORY
                 || stuck && tree.rules().laboratoryUsed();
         boolean first = of.readers().get(0).equals(observer.id());
+        Hindrance whyNot = of.state() == CaseState.SETTLED
+                ? null
+                : !open
+                        ? Hindrance.CLOSED
+                        : !atTable
+                                ? Hindrance.UNREAD
+                                : first ? Hindrance.OWN : ReviewService.decides(observer) ? null : Hindrance.ROLE;
         return new CaseDto(
                 of.id(),
                 tree.surveyId(),
@@ -72,7 +79,12 @@ class CaseLayout {
                 of.looks(),
                 Queue.needs(of.state()),
                 open && wanted && !of.readers().contains(observer.id()) && !seenBefore,
-                open && atTable && !first && ReviewService.decides(observer),
+                whyNot == null && of.state() != CaseState.SETTLED,
+                whyNot,
+                atTable
+                        ? DecisionRules.ways(
+                                of, shown, observer, stuck, tree.rules().laboratoryUsed())
+                        : List.of(),
                 mine,
                 of.takenBy() == null
                         ? null

@@ -1,6 +1,9 @@
 package org.goldthistle.review;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.call.Outcome;
@@ -123,6 +126,52 @@ final class DecisionRules {
                         .findFirst()
                         .orElse(signed.get(signed.size() - 1));
         };
+    }
+
+    /** The ways in which a case can be decided as it stands. */
+    static List<CaseDto.Way> ways(
+            ReviewCase of, List<SignedCall> signed, SignedInObserver observer, boolean stuck, boolean laboratoryUsed) {
+        boolean sent = of.state() == CaseState.LABORATORY;
+        List<CaseDto.Way> ways = new ArrayList<>();
+        if (stuck) {
+            ways.add(way(ReviewOutcome.LABORATORY));
+            return ways;
+        }
+        if (sent) {
+            ways.add(way(ReviewOutcome.LABORATORY_RESULT));
+        }
+        Map<List<Object>, List<SignedCall>> bySame = new LinkedHashMap<>();
+        for (SignedCall call : signed) {
+            bySame.computeIfAbsent(whatItSays(call), same -> new ArrayList<>()).add(call);
+        }
+        bySame.values()
+                .forEach(same -> ways.add(new CaseDto.Way(
+                        ReviewOutcome.AGREE,
+                        same.get(0).id(),
+                        same.stream()
+                                .map(call -> call.determination().observer())
+                                .toList(),
+                        false)));
+        if (signed.stream().anyMatch(call -> call.observerId().equals(observer.id()))) {
+            ways.add(way(ReviewOutcome.OVERRULE));
+        }
+        ways.add(way(ReviewOutcome.THIRD_LOOK));
+        if (!sent && laboratoryUsed) {
+            ways.add(way(ReviewOutcome.LABORATORY));
+        }
+        ways.add(way(ReviewOutcome.NOT_SEPARABLE));
+        return ways;
+    }
+
+    private static CaseDto.Way way(ReviewOutcome outcome) {
+        return new CaseDto.Way(outcome, null, List.of(), outcome.wantsReasons());
+    }
+
+    private static List<Object> whatItSays(SignedCall call) {
+        return List.of(
+                call.outcome(),
+                call.determination().scientificName(),
+                Optional.ofNullable(call.determination().month()));
     }
 
     /** What is signed in the end. */

@@ -12,6 +12,8 @@ enum Hindrance implements Coded {
     SEEN("seen"),
     /** Somebody else reads it. */
     TAKEN("taken"),
+    /** Somebody reads the tree blind first. */
+    UNREAD("unread"),
     /** A reviewer decides. */
     ROLE("role");
 

@@ -29,6 +29,11 @@ enum ReviewOutcome implements Coded {
         this.code = code;
     }
 
+    /** Whether whoever decides so says why. */
+    boolean wantsReasons() {
+        return this == OVERRULE || this == LABORATORY_RESULT;
+    }
+
     @Override
     public String code() {
         return code;

@@ -1,5 +1,6 @@
 package org.goldthistle.survey;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.EnumSet;
@@ -30,7 +31,7 @@ public record PlotBody(
         @NotNull String code,
         @Nullable Double latitude,
         @Nullable Double longitude,
-        double radiusMetres,
+        @Schema(defaultValue = "15") double radiusMetres,
         @Nullable Double altitudeMetres,
         @NotNull @CodeOf(Habitat.class) List<@NotNull String> habitat,
         @NotNull @Size(max = 4000) String notes,

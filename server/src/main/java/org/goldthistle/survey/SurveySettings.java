@@ -1,5 +1,6 @@
 package org.goldthistle.survey;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
@@ -47,18 +48,38 @@ public record SurveySettings(
         boolean photoPositionKept,
         boolean controlUsed,
         boolean laboratoryUsed,
-        @DecimalMin("0") @DecimalMax("1") double plainShare,
+
+        @DecimalMin("0") @DecimalMax("1") @Schema(defaultValue = "" + USUAL_PLAIN_SHARE)
+        double plainShare,
+
         @Nullable List<List<Double>> area,
         @NotNull List<@NotNull UUID> members,
         @NotNull List<@NotNull @Valid LocalRecord> records,
         @Nullable Integer version) {
 
+    private static final double USUAL_PLAIN_SHARE = 0.05;
+
     /** A survey of all groups that calls for the tally and forbids wounds. */
     public static SurveySettings plain(
             String name, String district, int season, List<UUID> members, @Nullable List<List<Double>> area) {
         return new SurveySettings(
-                name, district, season, List.of(), null, "tally", null, null, false, false, true, true, 0.05, area,
-                members, List.of(), null);
+                name,
+                district,
+                season,
+                List.of(),
+                null,
+                "tally",
+                null,
+                null,
+                false,
+                false,
+                true,
+                true,
+                USUAL_PLAIN_SHARE,
+                area,
+                members,
+                List.of(),
+                null);
     }
 
     /** The same without its version, to compare what is set. */

@@ -1,5 +1,6 @@
 package org.goldthistle.survey;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
@@ -29,11 +30,16 @@ import org.springframework.lang.Nullable;
  * @param version of what was changed; null: a new tree
  */
 public record TreeBody(
+        @Schema(minimum = "1", maximum = "" + Stem.HIGHEST_TAG)
         int tag,
-        double azimuthDegrees,
+
+        @Schema(minimum = "0", maximum = "360") double azimuthDegrees,
         double distanceMetres,
-        int diameterMillimetres,
-        @Nullable Integer heightDecimetres,
+        @Schema(minimum = "1", maximum = "" + Stem.THICKEST) int diameterMillimetres,
+
+        @Nullable @Schema(minimum = "1", maximum = "" + Stem.TALLEST)
+        Integer heightDecimetres,
+
         @NotNull @CodeOf(LifeStage.class) String stage,
         @NotNull @CodeOf(TreeOrigin.class) String origin,
         @Nullable @CodeOf(Habitat.class) List<@NotNull String> habitat,

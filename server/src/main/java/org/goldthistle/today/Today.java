@@ -28,6 +28,9 @@ class Today {
     /** Below one visit in five a walk to a tree is better spent elsewhere. */
     private static final double WORTH_A_VISIT = 0.2;
 
+    /** By this much a better month is worth waiting for. */
+    private static final double WORTH_WAITING = 0.15;
+
     private static final int NOW = 100; // beyond the months
     private static final int UNPLAYED = 101;
     private static final String SETTLES = "s.settles[:month]";
@@ -113,7 +116,8 @@ class Today {
                 row.getDouble("now"),
                 row.getString("check_now"),
                 row.getInt("best_month"),
-                row.getDouble("best"));
+                row.getDouble("best"),
+                row.getDouble("best") - row.getDouble("now") > WORTH_WAITING);
     }
 
     /** What becomes of all contested calls: settled now, left for a better month or for none, or not played yet. */

@@ -31,6 +31,7 @@ record TodayDto(
      *
      * @param chance that a visit this month settles it, in [0, 1]
      * @param check to begin with; null: none stands out
+     * @param leftForBest whether it is better left for that month than visited now
      * @param bestMonth the month with the best chance, 1-12
      */
     record CallToSettle(
@@ -42,7 +43,8 @@ record TodayDto(
             double chance,
             @Nullable String check,
             int bestMonth,
-            double bestChance) {}
+            double bestChance,
+            boolean leftForBest) {}
 
     /** How many contested calls wait for a month; month 0: none can settle them, so a sample may. */
     record Waiting(int month, int calls) {}

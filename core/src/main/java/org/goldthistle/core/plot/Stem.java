@@ -14,9 +14,14 @@ import org.goldthistle.core.Refusals;
  */
 public record Stem(
         int tag, double azimuthDegrees, double distanceMetres, int diameterMillimetres, OptionalInt heightDecimetres) {
-    private static final int HIGHEST_TAG = 99_999;
-    private static final int THICKEST = 2500; // mm; no tree of these forests comes near it
-    private static final int TALLEST = 1500; // dm
+    /** Highest number on a tag; the lowest is 1. */
+    public static final int HIGHEST_TAG = 99_999;
+
+    /** Diameter in mm that no tree of these forests comes near. */
+    public static final int THICKEST = 2500;
+
+    /** Height in dm that no tree comes near. */
+    public static final int TALLEST = 1500;
 
     /** @throws org.goldthistle.core.RefusedException with every measure that cannot be true */
     public Stem {

@@ -19,7 +19,7 @@ public record Costs(double wrongYes, double wrongNo) {
     }
 
     /** p* at a tier: never below the tier's own where more than a tally is at stake. */
-    double threshold(Tier tier) {
+    public double threshold(Tier tier) {
         double byCost = wrongYes / (wrongYes + wrongNo);
         return tier == Tier.TALLY ? byCost : Math.max(byCost, tier.threshold());
     }

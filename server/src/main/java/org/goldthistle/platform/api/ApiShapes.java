@@ -7,6 +7,7 @@ import io.swagger.v3.oas.models.media.JsonSchema;
 import io.swagger.v3.oas.models.media.MediaType;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.tags.Tag;
+import java.math.BigDecimal;
 import java.util.Comparator;
 import java.util.Map;
 import org.springdoc.core.customizers.OpenApiCustomizer;
@@ -54,6 +55,7 @@ class ApiShapes implements OpenApiCustomizer {
             api.getTags().forEach(tag -> tag.setName(FEATURES.getOrDefault(tag.getName(), tag.getName())));
             api.getTags().sort(Comparator.comparing(Tag::getName));
         }
+        api.getComponents().getSchemas().values().forEach(ApiShapes::shapeDefaults);
         api.getComponents().getSchemas().remove("SseEmitter");
         api.getComponents().getSchemas().remove("StreamingResponseBody");
     }
@@ -65,6 +67,18 @@ class ApiShapes implements OpenApiCustomizer {
                 content.forEach(ApiShapes::shape);
             }
         });
+    }
+
+    /** What a number usually is is a number. */
+    @SuppressWarnings({"rawtypes", "unchecked"})
+    private static void shapeDefaults(Schema schema) {
+        Map<String, Schema> properties = schema.getProperties();
+        if (properties != null) {
+            properties.values().stream()
+                    .filter(one -> one.getDefault() instanceof String && one.getTypes() != null)
+                    .filter(one -> one.getTypes().contains("number"))
+                    .forEach(one -> one.setDefault(new BigDecimal((String) one.getDefault())));
+        }
     }
 
     private static void shape(String type, MediaType of) {
