@@ -19,6 +19,7 @@ import org.goldthistle.signing.SignedCall;
 import org.goldthistle.signing.SignedCalls;
 import org.goldthistle.survey.SurveyedTree;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Lays a review out for one observer. */
@@ -55,14 +56,7 @@ class CaseLayout {
         boolean atTable = of.state() == CaseState.TABLE
                 || of.state() == CaseState.LABORATORY
                 || stuck && tree.rules().laboratoryUsed();
-        boolean first = of.readers().get(0).equals(observer.id());
-        Hindrance whyNot = of.state() == CaseState.SETTLED
-                ? null
-                : !open
-                        ? Hindrance.CLOSED
-                        : !atTable
-                                ? Hindrance.UNREAD
-                                : first ? Hindrance.OWN : ReviewService.decides(observer) ? null : Hindrance.ROLE;
+        Hindrance whyNot = hindrance(of, open, atTable, observer);
         return new CaseDto(
                 of.id(),
                 tree.surveyId(),
@@ -110,6 +104,24 @@ class CaseLayout {
                 verifications.isVerified(of.id()),
                 open && observer.role() == Role.LEAD && verifications.canBe(of),
                 of.version());
+    }
+
+    /** Why an observer may not decide a case; null: they may, or it is settled. */
+    private static @Nullable Hindrance hindrance(
+            ReviewCase of, boolean open, boolean atTable, SignedInObserver observer) {
+        if (of.state() == CaseState.SETTLED) {
+            return null;
+        }
+        if (!open) {
+            return Hindrance.CLOSED;
+        }
+        if (!atTable) {
+            return Hindrance.UNREAD;
+        }
+        if (of.readers().get(0).equals(observer.id())) {
+            return Hindrance.OWN;
+        }
+        return ReviewService.decides(observer) ? null : Hindrance.ROLE;
     }
 
     /** Whether a case waits for a blind reading that nobody in the survey can make any more. */
