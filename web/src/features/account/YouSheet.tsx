@@ -11,6 +11,7 @@ import { OneOf } from '../../ui/OneOf'
 import { Sheet } from '../../ui/Sheet'
 import { chooseTheme, type Theme, theme } from '../../ui/theme'
 import { sessionQuery } from './queries'
+import { Tokens } from './Tokens'
 
 const LACKED: Readonly<Record<Faculty, string>> = {
   smell: 'I do not smell',
@@ -93,6 +94,7 @@ export function YouSheet({ observer, open, onOpenChange, onSignOut, onSignOutEve
             }}
           />
         </div>
+        <Tokens />
         <div className="flex flex-wrap gap-2">
           <Button className="flex-1" onClick={onSignOut}>
             Sign out

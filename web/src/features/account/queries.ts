@@ -17,3 +17,9 @@ export const reachQuery = queryOptions({
   queryKey: ['reach'],
   queryFn: async ({ signal }) => dataOf(await api.GET('/api/reach', { signal })).addresses,
 })
+
+/** The observer's tokens for scripts, without their secrets. */
+export const tokensQuery = queryOptions({
+  queryKey: ['tokens'],
+  queryFn: async ({ signal }) => dataOf(await api.GET('/api/tokens', { signal })),
+})

@@ -23,6 +23,7 @@ class InvitationService {
     private final InvitationRepository invitations;
     private final AccountService accounts;
     private final SurveyMemberships surveys;
+    private final ApiTokens tokens;
     private final AuditTrail audit;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
@@ -31,11 +32,13 @@ class InvitationService {
             InvitationRepository invitations,
             AccountService accounts,
             SurveyMemberships surveys,
+            ApiTokens tokens,
             AuditTrail audit,
             Clock clock) {
         this.invitations = invitations;
         this.accounts = accounts;
         this.surveys = surveys;
+        this.tokens = tokens;
         this.audit = audit;
         this.clock = clock;
     }
@@ -148,6 +151,7 @@ class InvitationService {
         Invitation invitation = find(token);
         if (invitation.resets() != null) {
             accounts.replacePassphrase(invitation.resets(), passphrase, invitation.madeBy());
+            tokens.endAll(invitation.resets());
             String by = accounts.observer(invitation.madeBy()).callSign();
             audit.note(
                     Optional.of(invitation.resets()),

@@ -190,7 +190,7 @@ class DraftController {
     record ChangedSheet(
             int revision,
 
-            @NotNull @Schema(type = "object", additionalProperties = Schema.AdditionalPropertiesValue.TRUE)
+            @NotNull @Schema(types = "object", additionalProperties = Schema.AdditionalPropertiesValue.TRUE)
             JsonNode sheet) {}
 
     /**

@@ -37,7 +37,7 @@ record DraftDto(
         int revision,
         Instant changedAt,
 
-        @Schema(type = "object", additionalProperties = Schema.AdditionalPropertiesValue.TRUE)
+        @Schema(types = "object", additionalProperties = Schema.AdditionalPropertiesValue.TRUE)
         JsonNode sheet,
 
         List<String> saved,

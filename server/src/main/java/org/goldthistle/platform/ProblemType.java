@@ -14,6 +14,8 @@ public enum ProblemType implements Coded {
     AT_ONE_INSTANT("at-one-instant", HttpStatus.CONFLICT),
     /** Other stems are joined to the tree, so it cannot be a stem itself. */
     BEARS_A_CLONE("bears-a-clone", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The token is not for that. */
+    BEYOND_TOKEN("beyond-token", HttpStatus.FORBIDDEN),
     /** More was sent at once than there is room for. */
     BUSY("busy", HttpStatus.TOO_MANY_REQUESTS),
     /** Another observer has that call sign. */
@@ -106,6 +108,8 @@ public enum ProblemType implements Coded {
     NO_SUCH_REASON("no-such-reason", HttpStatus.UNPROCESSABLE_ENTITY),
     /** There is no such role. */
     NO_SUCH_ROLE("no-such-role", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** A token is for reading, or for one survey. */
+    NO_SUCH_SCOPE("no-such-scope", HttpStatus.UNPROCESSABLE_ENTITY),
     /** The library has no such version of a sheet. */
     NO_SUCH_SHEET("no-such-sheet", HttpStatus.NOT_FOUND),
     /** There is no such survey, or the observer does not belong to it. */
@@ -198,6 +202,8 @@ public enum ProblemType implements Coded {
     TOO_LARGE("too-large", HttpStatus.PAYLOAD_TOO_LARGE),
     /** The call has as many photos as are kept. */
     TOO_MANY_PHOTOS("too-many-photos", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The observer has as many tokens as there may be. */
+    TOO_MANY_TOKENS("too-many-tokens", HttpStatus.UNPROCESSABLE_ENTITY),
     /** It came more slowly than is waited for. */
     TOO_SLOW("too-slow", HttpStatus.REQUEST_TIMEOUT),
     /** It cannot be a call sign. */
@@ -220,6 +226,8 @@ public enum ProblemType implements Coded {
     UNFIT_SURVEY("unfit-survey", HttpStatus.UNPROCESSABLE_ENTITY),
     /** The tree breaks a rule, each of which is named. */
     UNFIT_TREE("unfit-tree", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The token is not known, was taken back, or its observer is kept out. */
+    UNKNOWN_TOKEN("unknown-token", HttpStatus.UNAUTHORIZED),
     /** The application failed; the log tells of it under the request’s id. */
     UNFORESEEN("unforeseen", HttpStatus.INTERNAL_SERVER_ERROR),
     /** What was sent cannot be read. */

@@ -19,6 +19,7 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
 import org.springframework.security.web.csrf.XorCsrfTokenRequestAttributeHandler;
@@ -36,7 +37,10 @@ class SecurityConfiguration {
 
     @Bean
     SecurityFilterChain security(
-            HttpSecurity http, HandlerExceptionResolver handlerExceptionResolver, ServerProperties server)
+            HttpSecurity http,
+            HandlerExceptionResolver handlerExceptionResolver,
+            ScriptCallers scripts,
+            ServerProperties server)
             throws Exception {
         http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ASYNC)
                 .permitAll() // the rest of an answer that was allowed when it began
@@ -58,7 +62,10 @@ class SecurityConfiguration {
         boolean onlyOverTls =
                 Boolean.TRUE.equals(server.getServlet().getSession().getCookie().getSecure());
         tokens.setCookieCustomizer(cookie -> cookie.secure(onlyOverTls).sameSite("Strict"));
-        http.csrf(csrf -> csrf.csrfTokenRepository(tokens).csrfTokenRequestHandler(new SinglePageTokens()));
+        http.csrf(csrf -> csrf.csrfTokenRepository(tokens)
+                .csrfTokenRequestHandler(new SinglePageTokens())
+                .ignoringRequestMatchers(request -> TokenFilter.tokenOf(request).isPresent()));
+        http.addFilterBefore(new TokenFilter(scripts, handlerExceptionResolver), CsrfFilter.class);
         http.formLogin(form -> form.disable())
                 .httpBasic(basic -> basic.disable())
                 .logout(out -> out.disable());

@@ -75,23 +75,14 @@ class CaseLayout {
                 open && wanted && !of.readers().contains(observer.id()) && !seenBefore,
                 whyNot == null && of.state() != CaseState.SETTLED,
                 whyNot,
-                atTable
-                        ? DecisionRules.ways(
-                                of, shown, observer, stuck, tree.rules().laboratoryUsed())
-                        : List.of(),
+                atTable ? DecisionRules.ways(of, shown, observer, stuck, tree.rules()) : List.of(),
                 mine,
-                of.takenBy() == null
-                        ? null
-                        : accounts.callSigns(List.of(of.takenBy())).get(of.takenBy()),
+                callSign(of.takenBy()),
                 !seen,
                 seenBefore,
                 stuck,
                 seen ? null : proposal(signed),
-                seen
-                        ? List.of()
-                        : signed.stream()
-                                .flatMap(call -> call.photos().stream())
-                                .toList(),
+                seen ? List.of() : photos(signed),
                 seen ? of.reasons() : List.of(),
                 seen && of.changedMeanwhile(),
                 shown.stream().map(call -> reader(of, call, observer)).toList(),
@@ -104,6 +95,16 @@ class CaseLayout {
                 verifications.isVerified(of.id()),
                 open && observer.role() == Role.LEAD && verifications.canBe(of),
                 of.version());
+    }
+
+    private @Nullable String callSign(@Nullable UUID observerId) {
+        return observerId == null
+                ? null
+                : accounts.callSigns(List.of(observerId)).get(observerId);
+    }
+
+    private static List<UUID> photos(List<SignedCall> signed) {
+        return signed.stream().flatMap(call -> call.photos().stream()).toList();
     }
 
     /** Why an observer may not decide a case; null: they may, or it is settled. */

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.call.Outcome;
+import org.goldthistle.call.SurveyRules;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
 import org.goldthistle.signing.SignedCall;
@@ -130,7 +131,7 @@ final class DecisionRules {
 
     /** The ways in which a case can be decided as it stands. */
     static List<CaseDto.Way> ways(
-            ReviewCase of, List<SignedCall> signed, SignedInObserver observer, boolean stuck, boolean laboratoryUsed) {
+            ReviewCase of, List<SignedCall> signed, SignedInObserver observer, boolean stuck, SurveyRules rules) {
         boolean sent = of.state() == CaseState.LABORATORY;
         List<CaseDto.Way> ways = new ArrayList<>();
         if (stuck) {
@@ -156,7 +157,7 @@ final class DecisionRules {
             ways.add(way(ReviewOutcome.OVERRULE));
         }
         ways.add(way(ReviewOutcome.THIRD_LOOK));
-        if (!sent && laboratoryUsed) {
+        if (!sent && rules.laboratoryUsed()) {
             ways.add(way(ReviewOutcome.LABORATORY));
         }
         ways.add(way(ReviewOutcome.NOT_SEPARABLE));

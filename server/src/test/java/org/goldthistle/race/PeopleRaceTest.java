@@ -15,6 +15,7 @@ class PeopleRaceTest extends RaceCase {
         List<Race> all = new ArrayList<>();
         people(all);
         accounts(all);
+        tokens(all);
         return all;
     }
 
@@ -112,6 +113,25 @@ class PeopleRaceTest extends RaceCase {
                         () -> siskin.put("/api/session/lacking", Map.of("lacking", List.of("smell"))),
                         () -> siskin.put("/api/session/lacking", Map.of("lacking", List.of())),
                         BOTH)));
+    }
+
+    private void tokens(List<Race> all) {
+        all.add(new Race("PUT /api/tokens/{tokenId}", "one id twice", () -> {
+            String path = "/api/tokens/" + UUID.randomUUID();
+            return same(() -> siskin.put(path, Map.of("name", "tally", "scope", "reading")), BOTH);
+        }));
+        all.add(new Race("DELETE /api/tokens/{tokenId}", "taken back while it is made anew", () -> {
+            String path = "/api/tokens/" + UUID.randomUUID();
+            siskin.put(path, Map.of("name", "tally", "scope", "reading")).expect(200);
+            return new Round(
+                    () -> siskin.delete(path),
+                    () -> siskin.put(path, Map.of("name", "tally", "scope", "reading")),
+                    (one, other) -> {
+                        one.expect(204);
+                        other.expect(200);
+                        siskin.delete(path).expect(204); // so that there never are too many
+                    });
+        }));
     }
 
     private static String callSign() {

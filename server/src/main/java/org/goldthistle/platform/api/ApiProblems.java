@@ -76,7 +76,7 @@ class ApiProblems implements OperationCustomizer, OpenApiCustomizer {
         Set<ProblemType> types = EnumSet.of(
                 ProblemType.UNREADABLE, ProblemType.CONTROL_CHARACTER, ProblemType.BUSY, ProblemType.DATABASE_AWAY);
         if (!handler.hasMethodAnnotation(ForAnybody.class)) {
-            types.add(ProblemType.NOT_SIGNED_IN);
+            types.addAll(EnumSet.of(ProblemType.NOT_SIGNED_IN, ProblemType.UNKNOWN_TOKEN, ProblemType.BEYOND_TOKEN));
         }
         if (handler.hasMethodAnnotation(ForLeads.class) || handler.hasMethodAnnotation(ForReviewers.class)) {
             types.add(ProblemType.NOT_YOURS_TO_DO);

@@ -38,6 +38,7 @@ class ApiShapes implements OpenApiCustomizer {
             Map.entry("survey-controller", "Surveys"),
             Map.entry("taxon-controller", "Taxa"),
             Map.entry("today-controller", "Today"),
+            Map.entry("token-controller", "Tokens"),
             Map.entry("tree-controller", "Trees"),
             Map.entry("welcome-controller", "Welcome"));
 

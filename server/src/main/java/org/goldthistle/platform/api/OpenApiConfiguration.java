@@ -22,6 +22,7 @@ import org.springframework.core.annotation.Order;
 @Configuration
 class OpenApiConfiguration {
     private static final String SESSION = "session";
+    private static final String TOKEN = "token";
     private static final String OPTIONAL = "x-optional";
 
     @Bean
@@ -38,6 +39,14 @@ class OpenApiConfiguration {
                                                 + " is a problem detail (RFC 9457) that says what is wrong, what was kept and what to do."))
                 .servers(List.of(new Server().url("/").description("the server that the document comes from")))
                 .addSecurityItem(new SecurityRequirement().addList(SESSION))
+                .addSecurityItem(new SecurityRequirement().addList(TOKEN))
+                .schemaRequirement(
+                        TOKEN,
+                        new SecurityScheme()
+                                .type(SecurityScheme.Type.HTTP)
+                                .scheme("bearer")
+                                .description("A token that an observer made for a script of their own; it neither needs"
+                                        + " cookies nor gets any."))
                 .schemaRequirement(
                         SESSION,
                         new SecurityScheme()
