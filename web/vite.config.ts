@@ -7,9 +7,10 @@ export default defineConfig({
   // the compiler remembers what a component drew, so that a key press redraws only what it changed
   plugins: [
     react(),
-    babel({ include: /src\/(features|ui)\/.*\.tsx?$/, presets: [reactCompilerPreset()] }),
+    babel({ include: /src\/(features|shared|ui)\/.*\.tsx?$/, presets: [reactCompilerPreset()] }),
     tailwindcss(),
   ],
   build: { assetsInlineLimit: 0 }, // the content policy allows no data: fonts
-  server: { proxy: { '/api': 'http://127.0.0.1:8080' } },
+  // ./goldthistle dev says where the server is
+  server: { proxy: { '/api': process.env.GOLDTHISTLE_SERVER ?? 'http://127.0.0.1:8080' } },
 })

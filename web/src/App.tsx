@@ -1,18 +1,18 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { Tooltip } from 'radix-ui'
 import { lazy, type ReactNode, Suspense } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { Away, Problem } from './api/problem'
 import { SignedIn } from './features/account/SignedIn'
 import { SignInPage } from './features/account/SignInPage'
 import { WelcomePage } from './features/account/WelcomePage'
-import { Sending } from './features/call/Sending'
-import { TodayPage } from './features/call/TodayPage'
+import { Sending } from './features/bench/Sending'
 import { GroupsPage } from './features/group/GroupsPage'
+import { TodayPage } from './features/today/TodayPage'
 import { NoSuchPage } from './NoSuchPage'
+import { Tooltip } from './ui/radix'
 
 // the Bench and its drawings are the largest part, and are fetched when a tree is opened
-const BenchPage = lazy(() => import('./features/call/BenchPage').then((it) => ({ default: it.BenchPage })))
+const BenchPage = lazy(() => import('./features/bench/BenchPage').then((it) => ({ default: it.BenchPage })))
 const TreeSideBySide = lazy(() =>
   import('./features/group/SideBySidePages').then((it) => ({ default: it.TreeSideBySide })),
 )

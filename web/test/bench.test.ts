@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import type { Bench, Character, NewReading, Sheet } from '../src/api/types'
-import { entriesOf, mannerWords, marksOf, wordsOfReading } from '../src/features/call/entries'
-import { firstInHand, stopOf, stops } from '../src/features/call/inHand'
-import { effectWords, reasonWords, timesIn } from '../src/features/call/judgementWords'
-import type { Entered, Unsent } from '../src/features/call/outbox'
-import { nextOf, TRAITS } from '../src/features/call/traits'
-import { backToMark, backToReading } from '../src/features/call/undo'
+import { firstInHand, stopOf, stops } from '../src/features/bench/inHand'
+import { backToMark, backToReading } from '../src/features/bench/undo'
+import { entriesOf, mannerWords, marksOf, wordsOfReading } from '../src/shared/bench/entries'
+import { effectWords, reasonWords, timesIn } from '../src/shared/bench/judgementWords'
+import type { Entered, Unsent } from '../src/shared/bench/outbox'
+import { nextOf, TRAITS } from '../src/shared/bench/traits'
 
 const bark = {
   id: 'bark',

@@ -13,7 +13,7 @@ import {
   type SheetFile,
   type TaxonFile,
   withShare,
-} from '../src/features/draft/sheetFile'
+} from '../src/shared/draft/sheetFile'
 
 const kept = new Map<string, string>()
 vi.stubGlobal('localStorage', {

@@ -6,7 +6,7 @@ import {
   withTaxonChanged,
   withTitle,
 } from '../src/features/draft/naming'
-import { newCharacter, type SheetFile, type TaxonFile } from '../src/features/draft/sheetFile'
+import { newCharacter, type SheetFile, type TaxonFile } from '../src/shared/draft/sheetFile'
 
 const taxon = (id: string, commonName: string, scientificName = ''): TaxonFile => ({
   id,

@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs'
-import { join, relative } from 'node:path'
+import { dirname, join, relative } from 'node:path'
 import { describe, expect, it } from 'vitest'
 import document from '../openapi.json'
 
@@ -14,34 +14,26 @@ const NUMBERS_OF_ITS_OWN: Readonly<Record<string, string>> = {
   'App.tsx': 'how long is waited',
   'draw/': 'strokes of drawings',
   'ui/': 'how it looks',
-  'features/call/Ancestry.tsx': 'the size of a picture',
-  'features/call/Beam.tsx': 'the size of a picture',
-  'features/call/BeamPicture.tsx': 'the size of a picture',
-  'features/call/Guide.tsx': 'the size of a picture',
-  'features/call/Notch.tsx': 'the size of a picture',
-  'features/call/Ruler.tsx': 'the size of a picture',
-  'features/call/rulerScale.ts': 'how a ruler is ticked',
-  'features/call/judgementWords.ts': 'how a chance is said',
-  'features/call/outbox.ts': 'how long a request is waited for',
-  'features/call/queries.ts': 'how often is asked again',
-  'features/call/numbers.ts': 'how typed digits are read',
-  'features/call/NumberEntry.tsx': 'how long a line may be',
-  'features/call/undo.ts': 'how many steps are kept',
+  'features/bench/Ancestry.tsx': 'the size of a picture',
+  'features/bench/Beam.tsx': 'the size of a picture',
+  'features/bench/Guide.tsx': 'the size of a picture',
+  'features/bench/Notch.tsx': 'the size of a picture',
+  'features/bench/Ruler.tsx': 'the size of a picture',
+  'shared/': 'how often is asked again, how shares are typed, parameters of drawings',
+  'features/bench/numbers.ts': 'how typed digits are read',
+  'features/bench/NumberEntry.tsx': 'how long a line may be',
+  'features/bench/undo.ts': 'how many steps are kept',
   'features/draft/': 'how the editor looks and how shares are typed',
   'features/exchange/queries.ts': 'how often is asked again',
-  'features/group/firstLooks.ts': 'parameters of drawings',
   'features/group/RibbonCell.tsx': 'the size of a picture',
   'features/group/SideBySide.tsx': 'what fits on a page',
   'features/plot/StemMap.tsx': 'the size of a picture',
   'features/plot/stemMap.ts': 'the size of a picture',
-  'features/plot/queries.ts': 'how often is asked again',
   'features/plot/position.ts': 'minutes and seconds of a degree',
   'features/plot/QuickEntry.tsx': 'an example of a line',
   'features/plot/quickEntry.ts': 'units of length',
   'features/quality/': 'the size of pictures, and decimals that are shown',
   'features/review/ReviewPage.tsx': 'ages that a list is narrowed by',
-  'features/review/caseWords.ts': 'milliseconds of a day',
-  'features/review/queries.ts': 'how often is asked again, and a code of HTTP',
   'features/account/queries.ts': 'a code of HTTP',
   'features/account/PeoplePage.tsx': 'minutes of an hour and a day',
 }
@@ -81,6 +73,18 @@ describe('rules of the job stand in Java', () => {
       .filter((value) => !Number.isInteger(value) || (value > 12 && value !== 100 && value !== 1000))
 
     expect(found, 'send it from the server, or say in this test why it is none').toEqual([])
+  })
+
+  it.each(files)('%s imports nothing of another feature', (name) => {
+    const [, feature] = /^features\/([^/]+)\//.exec(name) ?? []
+    const code = readFileSync(join(ROOT, name), 'utf8')
+    const imported = [...code.matchAll(/(?:from|import\() ?'(\.[^']+)'/g)]
+      .map((one) => relative(ROOT, join(ROOT, dirname(name), one[1] ?? '')))
+      .filter((target) => target.startsWith('features/'))
+      .filter((target) => !target.startsWith(`features/${feature}/`))
+
+    if (name !== 'App.tsx') expect(imported, 'what features lend each other lies in shared').toEqual([])
+    if (!name.startsWith('ui/')) expect(code).not.toContain("from 'radix-ui'")
   })
 
   it('every exception is still needed', () => {

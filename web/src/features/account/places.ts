@@ -5,9 +5,9 @@ import { groupsQuery } from '../../api/groups'
 import { sheetQuery } from '../../api/sheets'
 import { useSurvey } from '../../api/surveys'
 import type { Observer } from '../../api/types'
+import { benchQuery } from '../../shared/bench/queries'
 import type { Place } from '../../ui/Palette'
 import { chooseTheme, THEMES, theme } from '../../ui/theme'
-import { benchQuery } from '../call/queries'
 
 const LIGHTS = { day: 'Day', dusk: 'Dusk', sun: 'Bright sun' } as const
 

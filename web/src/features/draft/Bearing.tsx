@@ -1,7 +1,6 @@
 import { STAGES } from '../../api/codes'
-
+import type { Multipliers } from '../../shared/draft/sheetFile'
 import { Factors } from './Factors'
-import type { Multipliers } from './sheetFile'
 
 const WIDTH = 240
 const HEIGHT = 70

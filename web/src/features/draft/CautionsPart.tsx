@@ -1,10 +1,10 @@
 import { CAUTION_TOPICS, choiceOf } from '../../api/codes'
+import { replaced } from '../../shared/draft/sheetFile'
 import { Choice } from '../../ui/Choice'
 import { TextArea } from '../../ui/TextArea'
 import { Another } from './Another'
 import { useEditor, wrongIn } from './editor'
 import { LeaveOut } from './LeaveOut'
-import { replaced } from './sheetFile'
 import { Wrong } from './TaxaPart'
 
 /** Cautions and sources. */

@@ -10,12 +10,12 @@ import {
   SENSES,
   STAGES,
 } from '../../api/codes'
+import type { CharacterFile } from '../../shared/draft/sheetFile'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { TextArea } from '../../ui/TextArea'
 import { Bearing } from './Bearing'
 import { Factor, Factors } from './Factors'
-import type { CharacterFile } from './sheetFile'
 import { Wrong } from './TaxaPart'
 
 const HARM_WORDS: Readonly<Record<Harm, string>> = {

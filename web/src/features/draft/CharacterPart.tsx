@@ -1,5 +1,16 @@
 import { ArrowDown, ArrowUp } from 'lucide-react'
 import { CHARACTER_KINDS, choiceOf, ORGANS, SCHOOLS, stationOf, ZONES } from '../../api/codes'
+import {
+  asKind,
+  type CharacterFile,
+  hasStates,
+  profileOf,
+  rangeOf,
+  replaced,
+  rulerOf,
+  sharesOf,
+  type TaxonFile,
+} from '../../shared/draft/sheetFile'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
@@ -14,17 +25,6 @@ import { MonthRing } from './MonthRing'
 import { withCharacterChanged } from './naming'
 import { RangeRuler } from './RangeRuler'
 import { Shares } from './Shares'
-import {
-  asKind,
-  type CharacterFile,
-  hasStates,
-  profileOf,
-  rangeOf,
-  replaced,
-  rulerOf,
-  sharesOf,
-  type TaxonFile,
-} from './sheetFile'
 import { Wrong } from './TaxaPart'
 
 const KIND_WORDS = CHARACTER_KINDS.map((value) => ({

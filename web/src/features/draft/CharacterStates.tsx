@@ -1,10 +1,10 @@
+import { type CharacterFile, idOf, profileOf, type StateFile, sharesOf } from '../../shared/draft/sheetFile'
 import { Field } from '../../ui/Field'
 import { Another } from './Another'
 import { DrawHint } from './DrawHint'
 import { useEditor } from './editor'
 import { LeaveOut } from './LeaveOut'
 import { withStateChanged } from './naming'
-import { type CharacterFile, idOf, profileOf, type StateFile, sharesOf } from './sheetFile'
 
 type Props = {
   readonly character: CharacterFile

@@ -1,13 +1,13 @@
 import { type ReactNode, useId, useState } from 'react'
 import { drawnWith } from '../../draw/draw'
 import type { Allowed } from '../../draw/parameters'
+import type { DrawFile } from '../../shared/draft/sheetFile'
 import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
 import { Sheet } from '../../ui/Sheet'
 import { ALLOWED, isDrawable } from './drawable'
 import { drawingsByOrgan, settingWords } from './drawingWords'
 import { Factor } from './Factors'
-import type { DrawFile } from './sheetFile'
 
 type Props = {
   readonly of: string

@@ -1,6 +1,6 @@
-import { Slider } from 'radix-ui'
+import type { Multipliers } from '../../shared/draft/sheetFile'
+import { Slider } from '../../ui/radix'
 import { NumberBox } from './RangeRuler'
-import type { Multipliers } from './sheetFile'
 
 type FactorProps = {
   readonly label: string

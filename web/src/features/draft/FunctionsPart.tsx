@@ -1,3 +1,4 @@
+import { type FunctionFile, hasStates, idOf, replaced, type SheetFile } from '../../shared/draft/sheetFile'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { TextArea } from '../../ui/TextArea'
@@ -6,7 +7,6 @@ import { useEditor, wrongIn } from './editor'
 import { LeaveOut } from './LeaveOut'
 import { withItemChanged } from './naming'
 import { NumberBox } from './RangeRuler'
-import { type FunctionFile, hasStates, idOf, replaced, type SheetFile } from './sheetFile'
 import { Wrong } from './TaxaPart'
 
 /** Published functions of several measures that part two taxa: their terms, and how their value is read. */

@@ -1,8 +1,7 @@
 import { useState } from 'react'
-import { Problem, wordsOf } from '../../api/problem'
 import type { Draft } from '../../api/types'
-import { Notice } from '../../ui/Notice'
-import { sendMatrix } from './queries'
+import { sendMatrix } from '../../shared/draft/queries'
+import { Refused } from '../../shared/draft/Refused'
 
 /** Takes the figures of a table over that somebody worked on elsewhere. */
 export function MatrixIn({
@@ -48,24 +47,5 @@ export function MatrixIn({
       </label>
       {failed !== undefined && <Refused error={failed} />}
     </section>
-  )
-}
-
-/** What is wrong with a file, place by place. */
-export function Refused({ error }: { readonly error: unknown }) {
-  const places = error instanceof Problem ? error.refusals : []
-  return (
-    <Notice tone="wrong">
-      <p>{wordsOf(error)}</p>
-      {places.length > 3 && (
-        <ul className="mt-1 max-h-60 list-disc overflow-y-auto pl-6">
-          {places.map((one) => (
-            <li key={`${one.key} ${one.found}`}>
-              <b>{one.key}</b>: found {one.found}, expected {one.expected}.
-            </li>
-          ))}
-        </ul>
-      )}
-    </Notice>
   )
 }

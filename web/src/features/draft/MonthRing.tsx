@@ -1,4 +1,4 @@
-import { ToggleGroup } from 'radix-ui'
+import { ToggleGroup } from '../../ui/radix'
 import { MONTHS, monthRuns } from '../../ui/words'
 
 const RADIUS = 42 // percent of the ring's width

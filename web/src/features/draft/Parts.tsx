@@ -1,9 +1,9 @@
+import { idOf, newCharacter } from '../../shared/draft/sheetFile'
 import { Choice } from '../../ui/Choice'
 import { counted } from '../../ui/words'
 import { Another } from './Another'
 import { countIn, useEditor } from './editor'
 import type { Part } from './parts'
-import { idOf, newCharacter } from './sheetFile'
 
 type Listed = { readonly id: Part; readonly text: string; readonly places: readonly string[] }
 

@@ -1,6 +1,6 @@
-import { Slider } from 'radix-ui'
 import { useState } from 'react'
-import { rounded } from '../call/rulerScale'
+import { rounded } from '../../shared/bench/rulerScale'
+import { Slider } from '../../ui/radix'
 
 const LIMITS = ['rarely low', 'usually low', 'usually high', 'rarely high'] as const
 

@@ -3,10 +3,10 @@ import { useState } from 'react'
 import { type LifeStage, STAGES } from '../../api/codes'
 import { wordsOf } from '../../api/problem'
 import type { Draft, SeasonChart } from '../../api/types'
+import { draftSeasonQuery } from '../../shared/draft/queries'
+import { fullestMonth, type SheetFile } from '../../shared/draft/sheetFile'
 import { Mark } from '../../ui/Mark'
 import { MONTHS, monthName } from '../../ui/words'
-import { draftSeasonQuery } from './queries'
-import { fullestMonth, type SheetFile } from './sheetFile'
 
 const SELECT = 'min-h-11 rounded-plain border border-edge bg-card px-2'
 

@@ -1,10 +1,10 @@
-import { Slider } from 'radix-ui'
 import { useId } from 'react'
+import { addingUp, leftOver, type StateFile, withShare } from '../../shared/draft/sheetFile'
 import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
+import { Slider } from '../../ui/radix'
 import { isDrawable } from './drawable'
 import { NumberBox } from './RangeRuler'
-import { addingUp, leftOver, type StateFile, withShare } from './sheetFile'
 
 const SEGMENT = ['bg-moss', 'bg-gold', 'bg-slate', 'bg-rust', 'bg-thistle', 'bg-edge'] as const
 

@@ -1,14 +1,13 @@
 import { HABITATS } from '../../api/codes'
+import { type CharacterFile, idOf, type SheetFile, type TaxonFile } from '../../shared/draft/sheetFile'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { Mark } from '../../ui/Mark'
-
 import { Another } from './Another'
 import { useEditor, wrongIn } from './editor'
 import { Factor, Factors } from './Factors'
 import { LeaveOut } from './LeaveOut'
 import { withTaxonChanged } from './naming'
-import { type CharacterFile, idOf, type SheetFile, type TaxonFile } from './sheetFile'
 
 const options = (...words: string[]) => words.map((value) => ({ value, text: value }))
 const RANKS = options('species', 'hybrid', 'aggregate')

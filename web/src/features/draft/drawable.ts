@@ -1,5 +1,5 @@
 import { catalogue } from '../../draw/draw'
-import type { DrawFile } from './sheetFile'
+import type { DrawFile } from '../../shared/draft/sheetFile'
 
 /** What every part may be drawn with, by part and parameter. */
 export const ALLOWED = catalogue()

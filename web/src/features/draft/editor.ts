@@ -1,6 +1,6 @@
 import { createContext, use } from 'react'
 import type { Refusal } from '../../api/problem'
-import type { SheetFile } from './sheetFile'
+import type { SheetFile } from '../../shared/draft/sheetFile'
 
 /** What the parts of the editor share. */
 export type Editor = {

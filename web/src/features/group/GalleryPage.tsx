@@ -5,11 +5,11 @@ import { groupsQuery } from '../../api/groups'
 import { wordsOf } from '../../api/problem'
 import { sheetQuery } from '../../api/sheets'
 import type { Sheet } from '../../api/types'
+import { outermost, valueOn } from '../../shared/bench/rulerScale'
 import { Drawing } from '../../ui/Drawing'
 import { Notice } from '../../ui/Notice'
 import { PageTitle } from '../../ui/PageTitle'
 import { measured } from '../../ui/words'
-import { outermost, valueOn } from '../call/rulerScale'
 
 /** All drawings, by group and character, with their words. */
 export function GalleryPage() {

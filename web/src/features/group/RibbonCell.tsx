@@ -1,6 +1,6 @@
 import type { Character } from '../../api/types'
+import { scaleOf, shareOn, valueOn } from '../../shared/bench/rulerScale'
 import { Drawing } from '../../ui/Drawing'
-import { scaleOf, shareOn, valueOn } from '../call/rulerScale'
 
 const WIDTH = 200
 

@@ -3,13 +3,13 @@ import { useState } from 'react'
 import { choiceOf, type LifeStage, SCHOOLS, STAGES } from '../../api/codes'
 import { wordsOf } from '../../api/problem'
 import type { SeasonChart, Sheet } from '../../api/types'
+import { seasonQuery } from '../../shared/group/queries'
+import { Strangers } from '../../shared/group/Strangers'
 import { Mark } from '../../ui/Mark'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { PageTitle } from '../../ui/PageTitle'
 import { monthName } from '../../ui/words'
-import { seasonQuery } from './queries'
-import { Strangers } from './Strangers'
 
 const STAGE_OPTIONS = STAGES.map(choiceOf)
 const WEIGHTS = [{ value: 'sheet', text: 'the sheet' } as const, ...SCHOOLS.map(choiceOf)]

@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
 import { wordsOf } from '../../api/problem'
 import type { AuditEntry } from '../../api/types'
+import { historyQuery } from '../../shared/plot/queries'
 import { Notice } from '../../ui/Notice'
 import { dayAndTime } from '../../ui/words'
-import { historyQuery } from './queries'
 
 /** Who did what to a tree, the latest first, with what it was before and after. */
 export function History({ surveyId, treeId }: { readonly surveyId: string; readonly treeId: string }) {

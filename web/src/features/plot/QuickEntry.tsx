@@ -3,10 +3,10 @@ import { type ClipboardEvent, type FormEvent, useEffect, useRef, useState } from
 import { useKeptText } from '../../api/kept'
 import { Problem, wordsOf } from '../../api/problem'
 import type { Group, NamedTaxon, Plot, TreeBody, TreeRow } from '../../api/types'
+import { WhichGroup } from '../../shared/group/WhichGroup'
+import { plotTreesQuery, sendTree } from '../../shared/plot/queries'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
-import { WhichGroup } from '../group/WhichGroup'
-import { plotTreesQuery, sendTree } from './queries'
 import { type ParsedLine, parseLine } from './quickEntry'
 
 type Props = {

@@ -4,6 +4,7 @@ import { choiceOf, HABITATS, ORIGINS, STAGES } from '../../api/codes'
 import { limits } from '../../api/limits'
 import { Problem, wordsOf, wrongAt } from '../../api/problem'
 import type { Group, NamedTaxon, Tree, TreeBody, TreeRow } from '../../api/types'
+import { sendTree } from '../../shared/plot/queries'
 import { AnyOf } from '../../ui/AnyOf'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
@@ -11,7 +12,6 @@ import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { TextArea } from '../../ui/TextArea'
-import { sendTree } from './queries'
 
 type Props = {
   readonly surveyId: string

@@ -4,10 +4,10 @@ import { Link } from 'react-router'
 import type { LessonChoice } from '../../api/codes'
 import { wordsOf } from '../../api/problem'
 import type { Proposals as Proposed, SheetChange } from '../../api/types'
+import { begin, takeProposal } from '../../shared/draft/queries'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { counted } from '../../ui/words'
-import { begin, takeProposal } from '../draft/queries'
 import { proposalsQuery } from './queries'
 
 const CHOICES: Readonly<Record<LessonChoice, string>> = {

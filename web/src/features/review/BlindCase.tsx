@@ -3,10 +3,10 @@ import { EyeOff } from 'lucide-react'
 import { Link, useNavigate } from 'react-router'
 import { Problem, wordsOf } from '../../api/problem'
 import type { ReviewCase } from '../../api/types'
+import { photoAddress } from '../../shared/bench/queries'
+import { caseQuery, sendTaken } from '../../shared/review/queries'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
-import { photoAddress } from '../call/queries'
-import { caseQuery, sendTaken } from './queries'
 import { Stuck } from './Stuck'
 
 /** The way into a blind reading: the tree, what to read above all, and nothing of what others made of it. */

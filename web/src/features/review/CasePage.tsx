@@ -3,12 +3,12 @@ import { Link, useParams } from 'react-router'
 import { wordsOf } from '../../api/problem'
 import { sheetQuery } from '../../api/sheets'
 import type { ReviewCase } from '../../api/types'
+import { outcomeOf, reasonOf } from '../../shared/review/caseWords'
+import { caseQuery, useNews } from '../../shared/review/queries'
 import { Notice } from '../../ui/Notice'
 import { PageTitle } from '../../ui/PageTitle'
 import { BlindCase } from './BlindCase'
 import { CaseTable } from './CaseTable'
-import { outcomeOf, reasonOf } from './caseWords'
-import { caseQuery, useNews } from './queries'
 
 /** One review: the way into a blind reading, or the table at which the readings face each other. */
 export function CasePage() {

@@ -5,11 +5,11 @@ import { useKeptText } from '../../api/kept'
 import { limits } from '../../api/limits'
 import { Problem, wordsOf } from '../../api/problem'
 import type { ReviewCase, Sheet } from '../../api/types'
+import { signedWords } from '../../shared/bench/outcomeWords'
+import { caseQuery, sendDecision } from '../../shared/review/queries'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Notice } from '../../ui/Notice'
-import { signedWords } from '../call/outcomeWords'
-import { caseQuery, sendDecision } from './queries'
 import { Stuck } from './Stuck'
 
 type Way = ReviewCase['ways'][number]

@@ -1,9 +1,9 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { wordsOf } from '../../api/problem'
 import type { ReviewCase } from '../../api/types'
+import { caseQuery, sendDecision } from '../../shared/review/queries'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
-import { caseQuery, sendDecision } from './queries'
 
 /** A case that waits for a blind reading which nobody in the survey can make any more, and what can be done. */
 export function Stuck({ it }: { readonly it: ReviewCase }) {

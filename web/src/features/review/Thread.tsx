@@ -4,13 +4,13 @@ import { useKeptText } from '../../api/kept'
 import { limits } from '../../api/limits'
 import { wordsOf } from '../../api/problem'
 import type { ReviewCase, Sheet } from '../../api/types'
+import { checkName } from '../../shared/bench/judgementWords'
+import { outcomeOf } from '../../shared/review/caseWords'
+import { caseQuery, sendWord } from '../../shared/review/queries'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Notice } from '../../ui/Notice'
 import { amid, dayAndTime } from '../../ui/words'
-import { checkName } from '../call/judgementWords'
-import { outcomeOf } from './caseWords'
-import { caseQuery, sendWord } from './queries'
 
 type Props = {
   readonly it: ReviewCase

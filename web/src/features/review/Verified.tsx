@@ -2,8 +2,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { BadgeCheck } from 'lucide-react'
 import { wordsOf } from '../../api/problem'
 import type { ReviewCase } from '../../api/types'
+import { caseQuery, sendVerification } from '../../shared/review/queries'
 import { Button } from '../../ui/Button'
-import { caseQuery, sendVerification } from './queries'
 
 /** Whether what stands is marked as the truth, that calls are held against; a lead marks it. */
 export function Verified({ it }: { readonly it: ReviewCase }) {

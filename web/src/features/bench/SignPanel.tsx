@@ -1,0 +1,105 @@
+import { PenLine } from 'lucide-react'
+import type { Bench, Determination, Sheet as GroupSheet } from '../../api/types'
+import { decidingBalance, taxonName } from '../../shared/bench/judgementWords'
+import { Button } from '../../ui/Button'
+import { Sheet } from '../../ui/Sheet'
+import { SignedNote } from './SignedNote'
+import { type Outcome, SignForm } from './SignForm'
+
+type Props = {
+  readonly bench: Bench
+  readonly sheet: GroupSheet
+  /** While something that was entered is not weighed yet. */
+  readonly disabled: boolean
+  /** What is being signed; undefined: nothing. */
+  readonly outcome: Outcome | undefined
+  /** What this observer signed last, as long as no reading changed since; undefined: nothing stands like that. */
+  readonly stands: Determination | undefined
+  /** A signature that is told of. */
+  readonly told: Determination | undefined
+  readonly onSign: (outcome: Outcome) => void
+  readonly onSigned: (signed: Determination) => void
+  readonly onClose: () => void
+}
+
+const TITLES: Readonly<Record<Outcome, string>> = {
+  taxon: 'The sentence that will stand',
+  'come-back': 'Not today',
+  laboratory: 'Send a sample',
+  group: 'The group only',
+}
+
+const OTHERS = [
+  ['come-back', 'come back', 'v'],
+  ['laboratory', 'sample', 'l'],
+  ['group', 'group only', 'o'],
+] as const
+
+/** What can be signed: the lead, a date to come back, a sample for the laboratory, or the group. */
+export function SignPanel(props: Props) {
+  const { bench, sheet, disabled, outcome, stands, told, onSign, onSigned, onClose } = props
+  const lead = taxonName(sheet, decidingBalance(bench).lead)
+  return (
+    <div className="grid gap-2" data-guide="sign">
+      {stands ? (
+        <Button className="h-15 border-2 border-moss leading-tight" onClick={() => onSigned(stands)}>
+          Signed {stands.outcome === 'taxon' ? stands.commonName : 'already'}, look again
+        </Button>
+      ) : (
+        <SignButton bench={bench} lead={lead} disabled={disabled} onSign={() => onSign('taxon')} />
+      )}
+      <div className="grid grid-cols-[1.25fr_1fr_1.2fr] gap-2">
+        {OTHERS.filter(([other]) => other !== 'laboratory' || bench.tree.laboratoryUsed).map(
+          ([other, words, key]) => (
+            <Button
+              key={other}
+              className="whitespace-nowrap px-1! text-sm"
+              disabled={disabled}
+              onClick={() => onSign(other)}
+            >
+              {words} <kbd className="figure font-normal max-lg:hidden">{key}</kbd>
+            </Button>
+          ),
+        )}
+      </div>
+      <Sheet
+        title={outcome ? (outcome === 'taxon' && bench.missing.length > 0 ? 'Not yet' : TITLES[outcome]) : ''}
+        open={outcome !== undefined}
+        onOpenChange={(stays) => !stays && onClose()}
+      >
+        {outcome && <SignForm bench={bench} sheet={sheet} outcome={outcome} onDone={onSigned} />}
+      </Sheet>
+      <SignedNote bench={bench} sheet={sheet} signed={told} onClose={onClose} />
+    </div>
+  )
+}
+
+type ButtonProps = {
+  readonly bench: Bench
+  readonly lead: string
+  readonly disabled: boolean
+  readonly onSign: () => void
+}
+
+/** It never looks ready when it is not: then it says what is missing, in its own words. */
+function SignButton({ bench, lead, disabled, onSign }: ButtonProps) {
+  const [first, ...more] = bench.missing
+  if (first === undefined) {
+    return (
+      <Button look="main" className="h-15 text-lg leading-tight" disabled={disabled} onClick={onSign}>
+        <PenLine aria-hidden className="mr-2 inline size-5" />
+        Sign {lead} <kbd className="figure ml-1 font-normal max-lg:hidden">g</kbd>
+      </Button>
+    )
+  }
+  return (
+    <Button
+      className="h-15 border-dashed bg-paper! px-2! text-[0.95rem] leading-tight"
+      disabled={disabled}
+      onClick={onSign}
+    >
+      Not yet: {first}
+      {more.length > 0 && ` · ${more.length} more`} <kbd className="figure font-normal max-lg:hidden">g</kbd>
+    </Button>
+  )
+}

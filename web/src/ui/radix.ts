@@ -1,0 +1,2 @@
+// primitives that features lay out by themselves
+export { Popover, Slider, ToggleGroup, Tooltip } from 'radix-ui'
