@@ -260,3 +260,30 @@ serve_reset() {
   pg_database $CLUSTER goldthistle_demo fresh
   serve_demo
 }
+
+# serve_dev: the server from its classes, started anew when they change, and before it the interface as its sources are
+serve_dev() {
+  need_build_tools
+  keep_secret "$STATE/demo.pass" "$(random_word 2)-birch-$(random_word 2)"
+  pg_start $CLUSTER
+  pg_database $CLUSTER goldthistle_dev
+  pg_environment $CLUSTER goldthistle_dev
+  say "building (the first time takes some minutes)"
+  maven -pl server -am process-classes dependency:build-classpath -Dmdep.outputFile="$STATE/dev.classpath" \
+    -Dmdep.includeScope=runtime -Dspotless.check.skip -Dcheckstyle.skip
+  local port=$FIRST_PORT classes="" module
+  while answers_on "$port"; do port=$((port + 1)); done
+  for module in server core call formats; do classes+=$ROOT/$module/target/classes:; done
+  export SERVER_PORT=$port GOLDTHISTLE_DEMO=true GOLDTHISTLE_DEMO_PASSPHRASE GOLDTHISTLE_SERVER=http://127.0.0.1:$port
+  GOLDTHISTLE_DEMO_PASSPHRASE=$(cat "$STATE/demo.pass")
+  java -cp "$classes$(cat "$STATE/dev.classpath")" org.goldthistle.GoldthistleApplication >"$STATE/dev.log" 2>&1 &
+  trap "kill $! 2>/dev/null" EXIT
+  cat <<TXT
+
+  the server's log is .goldthistle/dev.log; \`mvn -pl server -am compile\` (or your IDE) starts it anew with what changed
+  sign in as       $DEMO_OBSERVERS
+  with             $GOLDTHISTLE_DEMO_PASSPHRASE
+
+TXT
+  (cd "$ROOT/web" && npx vite --host 127.0.0.1)
+}

@@ -16,6 +16,7 @@ import org.goldthistle.core.Coded;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
 import org.goldthistle.platform.ScriptCallers;
+import org.goldthistle.platform.Settings;
 import org.goldthistle.platform.Sha256;
 import org.goldthistle.platform.Turn;
 import org.goldthistle.platform.Turns;
@@ -34,7 +35,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class ApiTokens implements ScriptCallers {
     private static final int TOKEN_BYTES = 32;
-    private static final int MOST = 20; // of one observer
     private static final String SURVEYS = "/api/surveys/";
     private static final List<String> READ_BY_EVERY_TOKEN = List.of("/api/surveys", "/api/sheets", "/api/taxa");
 
@@ -45,14 +45,17 @@ class ApiTokens implements ScriptCallers {
     private final SurveyMemberships surveys;
     private final Turns turns;
     private final AuditTrail audit;
+    private final int most;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
-    ApiTokens(JdbcClient jdbc, SurveyMemberships surveys, Turns turns, AuditTrail audit, Clock clock) {
+    ApiTokens(
+            JdbcClient jdbc, SurveyMemberships surveys, Turns turns, AuditTrail audit, Settings settings, Clock clock) {
         this.jdbc = jdbc;
         this.surveys = surveys;
         this.turns = turns;
         this.audit = audit;
+        this.most = settings.limits().tokensOfAnObserver();
         this.clock = clock;
     }
 
@@ -107,10 +110,10 @@ class ApiTokens implements ScriptCallers {
         }
         List<Token> there = of(observerId);
         boolean known = there.stream().anyMatch(one -> one.id().equals(id));
-        if (!known && there.size() >= MOST) {
+        if (!known && there.size() >= most) {
             throw Problem.unfit(
                     ProblemType.TOO_MANY_TOKENS,
-                    "You have " + MOST + " tokens, and that many there may be. None was made; take one back first.");
+                    "You have " + most + " tokens, and that many there may be. None was made; take one back first.");
         }
         byte[] bytes = new byte[TOKEN_BYTES];
         random.nextBytes(bytes);

@@ -1,9 +1,9 @@
 package org.goldthistle.account;
 
 import java.util.UUID;
+import org.goldthistle.platform.Settings;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
@@ -17,13 +17,10 @@ class FirstLead implements ApplicationRunner {
     private final String callSign;
     private final String passphrase;
 
-    FirstLead(
-            AccountService accounts,
-            @Value("${goldthistle.lead.call-sign:}") String callSign,
-            @Value("${goldthistle.lead.passphrase:}") String passphrase) {
+    FirstLead(AccountService accounts, Settings settings) {
         this.accounts = accounts;
-        this.callSign = callSign.strip();
-        this.passphrase = passphrase;
+        this.callSign = settings.lead().callSign().strip();
+        this.passphrase = settings.lead().passphrase();
     }
 
     @Override

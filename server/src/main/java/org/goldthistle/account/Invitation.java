@@ -15,8 +15,6 @@ import org.hibernate.type.SqlTypes;
 /** A link that works once: it lets somebody in, or lets an observer choose a new passphrase. */
 @Entity
 class Invitation {
-    static final Duration GOOD_FOR = Duration.ofDays(7);
-
     @Id
     private UUID id;
 
@@ -47,10 +45,10 @@ class Invitation {
     }
 
     /** Gives it a token, in place of any earlier one. */
-    void renew(String print, Instant now) {
+    void renew(String print, Instant now, Duration goodFor) {
         this.tokenSha256 = print;
         this.madeAt = now;
-        this.expiresAt = now.plus(GOOD_FOR);
+        this.expiresAt = now.plus(goodFor);
     }
 
     void use(Instant now) {

@@ -2,6 +2,7 @@ package org.goldthistle.account;
 
 import java.security.SecureRandom;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
@@ -11,6 +12,7 @@ import org.goldthistle.audit.Place;
 import org.goldthistle.core.Coded;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
+import org.goldthistle.platform.Settings;
 import org.goldthistle.platform.Sha256;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,6 +27,7 @@ class InvitationService {
     private final SurveyMemberships surveys;
     private final ApiTokens tokens;
     private final AuditTrail audit;
+    private final Duration goodFor;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
@@ -34,12 +37,14 @@ class InvitationService {
             SurveyMemberships surveys,
             ApiTokens tokens,
             AuditTrail audit,
+            Settings settings,
             Clock clock) {
         this.invitations = invitations;
         this.accounts = accounts;
         this.surveys = surveys;
         this.tokens = tokens;
         this.audit = audit;
+        this.goodFor = settings.invitationsLast();
         this.clock = clock;
     }
 
@@ -97,7 +102,7 @@ class InvitationService {
         byte[] bytes = new byte[TOKEN_BYTES];
         random.nextBytes(bytes);
         String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-        invitation.renew(Sha256.of(token), clock.instant());
+        invitation.renew(Sha256.of(token), clock.instant(), goodFor);
         invitations.save(invitation);
         audit.note(Optional.of(leadId), what, Place.NOWHERE, null, invitation.callSign());
         return token;
@@ -136,8 +141,8 @@ class InvitationService {
                 .filter(one -> one.isGood(clock.instant()))
                 .orElseThrow(() -> Problem.missing(
                         ProblemType.NO_SUCH_INVITATION,
-                        "This link does not work: it was used already, taken back, or is older than "
-                                + Invitation.GOOD_FOR.toDays() + " days. Ask your lead for another one."));
+                        "This link does not work: it was used already, taken back, or is older than " + goodFor.toDays()
+                                + " days. Ask your lead for another one."));
     }
 
     /**

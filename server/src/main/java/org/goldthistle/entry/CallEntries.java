@@ -19,6 +19,7 @@ import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
+import org.goldthistle.platform.Settings;
 import org.goldthistle.platform.Turn;
 import org.goldthistle.survey.SurveyedTree;
 import org.goldthistle.survey.TreeService;
@@ -36,9 +37,6 @@ public class CallEntries {
     /** What the trail says of an observer's work on a tree: with the call itself it is theirs until they sign. */
     public static final Set<String> OF_A_CALL = Set.of(CIRCUMSTANCES, FOR_WHAT, OTHER_GROUP, OTHER_VERSION);
 
-    /** A reading that waited in a browser for longer than this counts as this old. */
-    private static final Duration LONGEST_HELD_BACK = Duration.ofDays(60);
-
     private final CallsInHand inHand;
     private final CallRepository calls;
     private final ReadingRepository readings;
@@ -46,6 +44,7 @@ public class CallEntries {
     private final TreeService trees;
     private final AuditTrail audit;
     private final LibraryService library;
+    private final Duration longestHeldBack;
     private final Clock clock;
 
     CallEntries(
@@ -56,6 +55,7 @@ public class CallEntries {
             TreeService trees,
             AuditTrail audit,
             LibraryService library,
+            Settings settings,
             Clock clock) {
         this.inHand = inHand;
         this.calls = calls;
@@ -64,6 +64,7 @@ public class CallEntries {
         this.trees = trees;
         this.audit = audit;
         this.library = library;
+        this.longestHeldBack = settings.readingsHeldBack();
         this.clock = clock;
     }
 
@@ -154,7 +155,7 @@ public class CallEntries {
     public Written recordReading(TreeOfObserver of, UUID readingId, NewReading reading, Duration heldBack) {
         SurveyedTree tree = openForWriting(of, Turn.alone(Turn.Thing.ENTRY, readingId));
         Instant now = clock.instant();
-        Instant readAt = now.minus(heldBack.compareTo(LONGEST_HELD_BACK) > 0 ? LONGEST_HELD_BACK : heldBack);
+        Instant readAt = now.minus(heldBack.compareTo(longestHeldBack) > 0 ? longestHeldBack : heldBack);
         Call call = callOf(tree, of.observerId(), readAt);
         Optional<ReadingEntry> known = readings.findById(readingId);
         if (known.isPresent()) {

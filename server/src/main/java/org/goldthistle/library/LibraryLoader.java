@@ -11,9 +11,9 @@ import java.util.stream.Stream;
 import org.goldthistle.core.Refusal;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.formats.BuiltInLibrary;
+import org.goldthistle.platform.Settings;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.Ordered;
@@ -33,10 +33,10 @@ class LibraryLoader implements ApplicationRunner {
     private final LibrarySearch search;
     private final String folder;
 
-    LibraryLoader(LibraryService library, LibrarySearch search, @Value("${goldthistle.sheets:}") String folder) {
+    LibraryLoader(LibraryService library, LibrarySearch search, Settings settings) {
         this.library = library;
         this.search = search;
-        this.folder = folder;
+        this.folder = settings.sheets();
     }
 
     @Override

@@ -14,6 +14,7 @@ import org.goldthistle.entry.CallsInHand;
 import org.goldthistle.entry.TreeOfObserver;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
+import org.goldthistle.platform.Settings;
 import org.goldthistle.platform.Sha256;
 import org.goldthistle.platform.Turn;
 import org.goldthistle.signing.TreeSignatures;
@@ -25,7 +26,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Keeps photos of calls in the database. Every write may be sent twice. */
 @Service
 class PhotoService {
-    private static final int MOST_PHOTOS = 60; // of one call
     private static final int PIECE = 256 * 1024; // bytes
 
     private final CallEntries entries;
@@ -34,6 +34,7 @@ class PhotoService {
     private final BenchService bench;
     private final PhotoRepository photos;
     private final TreeService trees;
+    private final int most;
     private final Clock clock;
 
     PhotoService(
@@ -43,6 +44,7 @@ class PhotoService {
             BenchService bench,
             PhotoRepository photos,
             TreeService trees,
+            Settings settings,
             Clock clock) {
         this.entries = entries;
         this.calls = calls;
@@ -50,6 +52,7 @@ class PhotoService {
         this.bench = bench;
         this.photos = photos;
         this.trees = trees;
+        this.most = settings.limits().photosOfACall();
         this.clock = clock;
     }
 
@@ -79,7 +82,7 @@ class PhotoService {
         return bench.kept(entries.again(opened));
     }
 
-    private static void requireFit(CallInHand call, Optional<String> character) {
+    private void requireFit(CallInHand call, Optional<String> character) {
         if (character.isPresent()
                 && call.sheet().sheet().character(character.get()).isEmpty()) {
             throw Problem.unfit(
@@ -87,11 +90,10 @@ class PhotoService {
                     "The sheet has no character \"" + character.get() + "\". The photo was not stored; attach it to the"
                             + " tree or to one of the sheet's characters.");
         }
-        if (call.photos().size() >= MOST_PHOTOS) {
+        if (call.photos().size() >= most) {
             throw Problem.unfit(
                     ProblemType.TOO_MANY_PHOTOS,
-                    "This call has " + MOST_PHOTOS
-                            + " photos already, and that many are kept. This one was not stored.");
+                    "This call has " + most + " photos already, and that many are kept. This one was not stored.");
         }
     }
 

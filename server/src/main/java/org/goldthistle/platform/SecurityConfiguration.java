@@ -5,7 +5,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import java.util.function.Supplier;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.web.ServerProperties;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -99,8 +98,9 @@ class SecurityConfiguration {
     }
 
     @Bean
-    PasswordEncoder passphraseEncoder(@Value("${goldthistle.hash-cost}") int cost) {
-        return new DelegatingPasswordEncoder("bcrypt", Map.of("bcrypt", new BCryptPasswordEncoder(cost)));
+    PasswordEncoder passphraseEncoder(Settings settings) {
+        return new DelegatingPasswordEncoder(
+                "bcrypt", Map.of("bcrypt", new BCryptPasswordEncoder(settings.hashCost())));
     }
 
     /** Keeps Spring Boot from making a user of its own. */

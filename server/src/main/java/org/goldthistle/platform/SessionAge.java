@@ -17,13 +17,17 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class SessionAge extends OncePerRequestFilter {
     static final int AFTER_SESSIONS = -200;
 
-    private static final Duration LONGEST = Duration.ofDays(30);
+    private final Duration longest;
+
+    SessionAge(Settings settings) {
+        this.longest = settings.sessionsLast();
+    }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         HttpSession session = request.getSession(false);
-        if (session != null && System.currentTimeMillis() - session.getCreationTime() > LONGEST.toMillis()) {
+        if (session != null && System.currentTimeMillis() - session.getCreationTime() > longest.toMillis()) {
             session.invalidate();
         }
         chain.doFilter(request, response);

@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.net.InetSocketAddress;
 import java.time.Clock;
 import java.util.Optional;
-import org.springframework.beans.factory.annotation.Value;
+import org.goldthistle.platform.Settings;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -16,7 +16,8 @@ import org.springframework.context.annotation.Configuration;
 class ReceiverConfiguration {
     private final Optional<InetSocketAddress> real;
 
-    ReceiverConfiguration(@Value("${goldthistle.receiver:}") String hostAndPort) {
+    ReceiverConfiguration(Settings settings) {
+        String hostAndPort = settings.receiver();
         int colon = hostAndPort.lastIndexOf(':');
         this.real = colon < 0
                 ? Optional.empty()

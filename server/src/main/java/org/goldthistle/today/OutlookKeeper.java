@@ -13,10 +13,10 @@ import org.goldthistle.core.plan.SeasonOutlook;
 import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
 import org.goldthistle.entry.CallsInHand;
+import org.goldthistle.platform.Settings;
 import org.goldthistle.signing.TreeSignatures;
 import org.goldthistle.survey.SurveyedTree;
 import org.goldthistle.survey.TreeService;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
@@ -29,6 +29,8 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Component
 class OutlookKeeper {
+    private static final int EVERY = 2000; // milliseconds
+
     private final CallsInHand calls;
     private final TreeSignatures signatures;
     private final TreeService trees;
@@ -44,18 +46,18 @@ class OutlookKeeper {
             JdbcClient jdbc,
             TransactionTemplate inTransaction,
             Clock clock,
-            @Value("${goldthistle.outlook.rest:20s}") Duration rest) {
+            Settings settings) {
         this.calls = calls;
         this.signatures = signatures;
         this.trees = trees;
         this.jdbc = jdbc;
         this.inTransaction = inTransaction;
         this.clock = clock;
-        this.rest = rest;
+        this.rest = settings.outlook().rest();
     }
 
     /** Plays every contested call through that changed since it was played last, and is left alone now. */
-    @Scheduled(fixedDelayString = "${goldthistle.outlook.every:2000}")
+    @Scheduled(fixedDelay = EVERY)
     void playAll() {
         while (Boolean.TRUE.equals(inTransaction.execute(status -> playOne()))) {
             // one call a transaction, so that what was played is there at once
