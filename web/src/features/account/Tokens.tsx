@@ -34,7 +34,7 @@ export function Tokens() {
       </p>
       {secret !== undefined && (
         <Notice tone="plain">
-          Shown this once, so keep it now: <code className="figure break-all select-all">{secret}</code>
+          Shown this once, so keep it now: <code className="figure block break-all select-all">{secret}</code>
         </Notice>
       )}
       <ul className="divide-y divide-line">

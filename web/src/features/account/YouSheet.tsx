@@ -94,7 +94,6 @@ export function YouSheet({ observer, open, onOpenChange, onSignOut, onSignOutEve
             }}
           />
         </div>
-        <Tokens />
         <div className="flex flex-wrap gap-2">
           <Button className="flex-1" onClick={onSignOut}>
             Sign out
@@ -103,6 +102,7 @@ export function YouSheet({ observer, open, onOpenChange, onSignOut, onSignOutEve
             On every device
           </Button>
         </div>
+        <Tokens />
       </div>
     </Sheet>
   )

@@ -45,6 +45,7 @@ import org.springframework.lang.Nullable;
  * @param shortName in at most 22 letters; the name itself where the sheet has none
  * @param figure what is measured or counted, drawn; null for states
  * @param least of all that the profiles hold for likely; null for states, as the next
+ * @param most of all that they hold for likely
  * @param weight the sheet's own, in [0, 1]
  * @param schools other weights by school
  * @param stages what is left of the weight by life stage; unlisted: all of it, as in the next two

@@ -23,8 +23,8 @@ class TokenTest extends ServerTest {
 
         assertThat(script.withToken(secret, "GET", "/api/surveys", null).expect(200))
                 .isNotEmpty();
-        script.withToken(secret, "GET", treePath(1) + "/bench", null).expect(200);
-        script.withToken(secret, "PUT", treePath(1) + "/tier", Map.of("tier", "record"))
+        script.withToken(secret, "GET", treePath(40) + "/bench", null).expect(200);
+        script.withToken(secret, "PUT", treePath(40) + "/tier", Map.of("tier", "record"))
                 .expectProblem(403, "beyond-token");
         script.withToken(secret, "GET", "/api/people", null).expectProblem(403, "beyond-token");
         script.withToken(secret, "GET", "/api/tokens", null).expectProblem(403, "beyond-token");
@@ -37,7 +37,7 @@ class TokenTest extends ServerTest {
                 made(siskin, UUID.randomUUID(), Map.of("name", "calipers", "scope", "survey", "surveyId", SURVEY));
         Caller script = stranger();
 
-        script.withToken(secret, "PUT", treePath(2) + "/tier", Map.of("tier", "record"))
+        script.withToken(secret, "PUT", treePath(4) + "/tier", Map.of("tier", "record"))
                 .expect(200);
         script.withToken(secret, "GET", "/api/sheets", null).expect(200);
         script.withToken(secret, "GET", "/api/surveys/" + UUID.randomUUID() + "/plots", null)

@@ -118,10 +118,14 @@ class SheetsInAndOutTest extends DraftCase {
         JsonNode followed = sheetFile(nuthatch, versions.at("/0/id").asText());
         assertThat(followed.at("/characters/0/weight").asDouble()).isEqualTo(0.22);
         assertThat(followed.at("/taxa/1/abundance").asDouble()).isEqualTo(98);
-        begin(
-                nuthatch,
-                422,
-                Map.of("from", "region", "versionId", versions.at("/0/id").asText()));
+        nuthatch.put(
+                        "/api/drafts/" + UUID.randomUUID(),
+                        Map.of(
+                                "from",
+                                "region",
+                                "versionId",
+                                versions.at("/0/id").asText()))
+                .expectProblem(422, "regional-already");
     }
 
     @Test

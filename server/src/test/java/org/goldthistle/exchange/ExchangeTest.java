@@ -354,6 +354,29 @@ class ExchangeTest extends ServerTest {
         return file;
     }
 
+    @Test
+    void what_columns_hold_is_one_of_what_is_known_and_a_stored_file_stays_as_it_is() {
+        String file = checked(HEADING + "Beck 1,55.03,-20.38,12,1,0,3.5,21.4,mature,wild,birches,,\n", 0);
+        lead.put(file + "/columns", columns("no field", null)).expectProblem(422, "no-such-field");
+        lead.put(file + "/columns", columns("diameter", "ells")).expectProblem(422, "no-such-unit");
+        String again = checked(HEADING + "Beck 1,55.03,-20.38,12,1,0,3.5,21.4,mature,wild,birches,,\n", 0);
+
+        lead.put(file + "/stored", Map.of()).expect(200);
+        ended(file, "stored");
+        lead.put(again + "/stored", Map.of()).expect(200);
+
+        lead.put(file + "/columns", columns("tag", null)).expectProblem(409, "is-stored");
+        assertThat(ended(again, "broken").path("told").asText()).contains("since"); // the problem overtaken
+    }
+
+    private static Map<String, Object> columns(String field, String unit) {
+        Map<String, Object> column = new HashMap<>(Map.of("heading", "tag", "field", field));
+        if (unit != null) {
+            column.put("unit", unit);
+        }
+        return Map.of("columns", List.of(Map.of("heading", "plot", "field", "plot"), column));
+    }
+
     private Caller.Answer sendBytes(byte[] content) {
         return lead.putBytes(path() + "/imports/" + UUID.randomUUID() + "?name=trees", content);
     }

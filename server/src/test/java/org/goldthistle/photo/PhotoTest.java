@@ -34,6 +34,17 @@ class PhotoTest extends ServerTest {
     }
 
     @Test
+    void a_call_has_no_more_photos_than_are_kept() throws IOException {
+        Caller siskin = signedIn("Siskin");
+        byte[] picture = picture(7);
+        for (int i = 0; i < 60; i++) {
+            siskin.putBytes(photo(12), picture).expect(200);
+        }
+
+        siskin.putBytes(photo(12), picture).expectProblem(422, "too-many-photos");
+    }
+
+    @Test
     void a_photo_comes_in_under_whatever_type_a_browser_takes_it_for() throws IOException {
         Caller siskin = signedIn("Siskin");
 

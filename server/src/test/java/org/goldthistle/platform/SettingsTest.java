@@ -34,8 +34,7 @@ class SettingsTest {
     @Test
     void what_is_not_set_is_as_told_and_what_is_set_counts() {
         Settings plain = bound(Map.of());
-        Settings set = bound(
-                Map.of("GOLDTHISTLE_INVITATIONS_LAST", "2d", "GOLDTHISTLE_LIMITS_PHOTOS_OF_A_CALL", "5"));
+        Settings set = bound(Map.of("GOLDTHISTLE_INVITATIONS_LAST", "2d", "GOLDTHISTLE_LIMITS_PHOTOS_OF_A_CALL", "5"));
 
         assertThat(plain.invitationsLast()).isEqualTo(Duration.ofDays(7));
         assertThat(plain.hashCost()).isEqualTo(12);

@@ -125,6 +125,39 @@ class ReviewTest extends TreeUnderReview {
         assertThat(file.intact()).isTrue();
     }
 
+    @Test
+    void what_does_not_fit_how_a_case_stands_is_refused_and_the_ways_that_do_are_told() {
+        sign(signedIn("Siskin"), "taxon", "serotina");
+        Caller redpoll = signedIn("Redpoll");
+        Caller treecreeper = signedIn("Treecreeper");
+        JsonNode row = rowOf(redpoll);
+        JsonNode waiting = redpoll.get(casePath(row)).expect(200);
+        sign(redpoll, "group", null);
+        JsonNode table = treecreeper.get(casePath(row)).expect(200);
+
+        assertThat(waiting.path("ways")).isEmpty();
+        assertThat(waiting.path("whyNot").asText()).isEqualTo("unread");
+        assertThat(table.path("ways").findValuesAsText("outcome"))
+                .containsExactly("agree", "agree", "third-look", "laboratory", "not-separable");
+        assertThat(redpoll.get(casePath(row)).expect(200).path("ways").findValuesAsText("outcome"))
+                .contains("overrule");
+        assertThat(signedIn("Siskin")
+                        .get(casePath(row))
+                        .expect(200)
+                        .path("whyNot")
+                        .asText())
+                .isEqualTo("own");
+        treecreeper.put(casePath(row) + "/taken", Map.of()).expectProblem(409, "no-reading-wanted");
+        treecreeper
+                .put(decision(row), decision("overrule", table, "Seen better.", 0))
+                .expectProblem(422, "own-reading-missing");
+        Map<String, Object> nobody = new HashMap<>(decision("agree", table, "", 0));
+        nobody.put("stands", UUID.randomUUID());
+        treecreeper.put(decision(row), nobody).expectProblem(422, "no-such-call");
+        treecreeper.put(decision(row), decision("perhaps", table, "", 0)).expectProblem(422, "no-such-outcome");
+        treecreeper.put(decision(row), decision("withdrawn", table, "", 0)).expectProblem(422, "no-such-outcome");
+    }
+
     private static Map<String, Object> result(JsonNode table, String taxon, String reasons) {
         Map<String, Object> found = new HashMap<>(decision("laboratory-result", table, reasons, 0));
         found.put("taxon", taxon);
