@@ -128,3 +128,12 @@ run_mutations() {
   maven -pl core test-compile org.pitest:pitest-maven:mutationCoverage
   say "the report is core/target/pit-reports/index.html"
 }
+
+# look_for_flaws: whether a library that ships has a flaw that is known
+look_for_flaws() {
+  need_build_tools
+  rm -f "$STATE/dependencies.txt"
+  maven -pl server,batch -am process-classes dependency:list -DexcludeReactor=true -DincludeScope=runtime \
+    -DoutputFile="$STATE/dependencies.txt" -DappendOutput=true -Dexec.skip -Dspotless.check.skip -Dcheckstyle.skip
+  node "$ROOT/scripts/flaws.mjs" "$STATE/dependencies.txt" "$ROOT/web/package-lock.json"
+}

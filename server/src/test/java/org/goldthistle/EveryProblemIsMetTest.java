@@ -18,12 +18,7 @@ import org.junit.jupiter.api.Test;
 class EveryProblemIsMetTest {
     @Test
     void each_kind_is_named_by_a_test() throws IOException {
-        String tests;
-        try (Stream<Path> sources = Files.walk(Path.of("src/test/java"))) {
-            tests = sources.filter(one -> one.toString().endsWith("Test.java"))
-                    .map(EveryProblemIsMetTest::text)
-                    .collect(Collectors.joining());
-        }
+        String tests = testsIn("src/test/java") + testsIn("../e2e/src/test/java");
 
         List<String> unmet = Arrays.stream(ProblemType.values())
                 .map(Coded::code)
@@ -33,6 +28,14 @@ class EveryProblemIsMetTest {
                 .toList();
 
         assertThat(unmet).isEmpty();
+    }
+
+    private static String testsIn(String folder) throws IOException {
+        try (Stream<Path> sources = Files.walk(Path.of(folder))) {
+            return sources.filter(one -> one.toString().endsWith("Test.java"))
+                    .map(EveryProblemIsMetTest::text)
+                    .collect(Collectors.joining());
+        }
     }
 
     private static String text(Path source) {

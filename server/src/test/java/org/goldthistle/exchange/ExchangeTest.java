@@ -366,7 +366,8 @@ class ExchangeTest extends ServerTest {
         lead.put(again + "/stored", Map.of()).expect(200);
 
         lead.put(file + "/columns", columns("tag", null)).expectProblem(409, "is-stored");
-        assertThat(ended(again, "broken").path("told").asText()).contains("since"); // the problem overtaken
+        assertThat(ended(again, "broken").path("told").asText())
+                .contains("after it was checked"); // the problem overtaken
     }
 
     private static Map<String, Object> columns(String field, String unit) {

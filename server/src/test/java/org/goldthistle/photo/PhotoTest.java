@@ -38,10 +38,10 @@ class PhotoTest extends ServerTest {
         Caller siskin = signedIn("Siskin");
         byte[] picture = picture(7);
         for (int i = 0; i < 60; i++) {
-            siskin.putBytes(photo(12), picture).expect(200);
+            siskin.putBytes(photo(16), picture).expect(200);
         }
 
-        siskin.putBytes(photo(12), picture).expectProblem(422, "too-many-photos");
+        siskin.putBytes(photo(16), picture).expectProblem(422, "too-many-photos");
     }
 
     @Test
