@@ -1,7 +1,7 @@
 import babel from '@rolldown/plugin-babel'
 import tailwindcss from '@tailwindcss/vite'
 import react, { reactCompilerPreset } from '@vitejs/plugin-react'
-import { defineConfig } from 'vite'
+import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
   // the compiler remembers what a component drew, so that a key press redraws only what it changed
@@ -10,6 +10,7 @@ export default defineConfig({
     babel({ include: /src\/(features|shared|ui)\/.*\.tsx?$/, presets: [reactCompilerPreset()] }),
     tailwindcss(),
   ],
+  test: { setupFiles: ['test/setup.ts'] },
   build: { assetsInlineLimit: 0 }, // the content policy allows no data: fonts
   // ./goldthistle dev says where the server is
   server: { proxy: { '/api': process.env.GOLDTHISTLE_SERVER ?? 'http://127.0.0.1:8080' } },

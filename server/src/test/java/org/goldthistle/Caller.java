@@ -142,7 +142,7 @@ public final class Caller {
                 .header("Content-Type", "application/json")
                 .method(method, HttpRequest.BodyPublishers.ofString(text(body)));
         cookie("XSRF-TOKEN").ifPresent(token -> request.header("X-XSRF-TOKEN", token.getValue()));
-        return send(request);
+        return send(request, text(body));
     }
 
     private Optional<HttpCookie> cookie(String name) {
@@ -152,17 +152,28 @@ public final class Caller {
     }
 
     private Answer send(HttpRequest.Builder request) {
+        return send(request, null);
+    }
+
+    /** @param sent as JSON; null: nothing, or a file */
+    private Answer send(HttpRequest.Builder request, String sent) {
         try {
             HttpResponse<String> response = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
             String type = response.headers().firstValue("Content-Type").orElse("");
             JsonNode body = type.contains("json") ? JSON.readTree(response.body()) : JSON.missingNode();
-            return new Answer(
+            var answer = new Answer(
                     response.statusCode(),
                     type,
                     response.body(),
                     body,
                     response.headers().allValues("Set-Cookie"),
                     response.headers().firstValue("X-Request-Id").orElse(""));
+            Examples.note(
+                    response.request().method(),
+                    response.request().uri().toString().substring(base.length()),
+                    sent,
+                    answer);
+            return answer;
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
         } catch (InterruptedException stopped) {

@@ -147,7 +147,7 @@ class ReviewTest extends TreeUnderReview {
                         .path("whyNot")
                         .asText())
                 .isEqualTo("own");
-        treecreeper.put(casePath(row) + "/taken", Map.of()).expectProblem(409, "no-reading-wanted");
+        signedIn("Nuthatch").put(casePath(row) + "/taken", Map.of()).expectProblem(409, "no-reading-wanted");
         treecreeper
                 .put(decision(row), decision("overrule", table, "Seen better.", 0))
                 .expectProblem(422, "own-reading-missing");

@@ -1,0 +1,214 @@
+// @vitest-environment jsdom
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { cleanup, render, screen } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { useState } from 'react'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { ObserverContext } from '../src/api/observer'
+import type { Bench, Character, Observer, Sheet } from '../src/api/types'
+import { NumberEntry } from '../src/features/bench/NumberEntry'
+import { SignForm } from '../src/features/bench/SignForm'
+import { StateTiles } from '../src/features/bench/StateTiles'
+import { Tooltip } from '../src/ui/radix'
+
+const taxa = [
+  { id: 'pendula', commonName: 'silver birch', scientificName: 'Betula pendula' },
+  { id: 'pubescens', commonName: 'downy birch', scientificName: 'Betula pubescens' },
+]
+const teeth = {
+  id: 'teeth',
+  name: 'Teeth beyond',
+  kind: 'count',
+  states: [],
+  profiles: taxa.map((one) => ({ taxon: one.id, derived: false, range: [0, 1, 3, 7] })),
+  least: 0,
+  most: 7,
+  replicates: 5,
+} as unknown as Character
+const warts = {
+  id: 'warts',
+  name: 'Warts',
+  kind: 'ordered',
+  states: [
+    { id: 'none', name: 'none' },
+    { id: 'dense', name: 'dense' },
+  ],
+  profiles: taxa.map((one) => ({ taxon: one.id, derived: false, frequencies: [0.3, 0.7] })),
+  replicates: 3,
+} as unknown as Character
+const sheet = {
+  taxa,
+  characters: [teeth, warts],
+  gate: [],
+  fallback: { commonName: 'birch', scientificName: 'Betula' },
+} as unknown as Sheet
+
+beforeEach(() => localStorage.clear())
+afterEach(() => {
+  cleanup()
+  vi.unstubAllGlobals()
+})
+
+function Counting({ added }: { readonly added: (values: readonly number[]) => void }) {
+  const [values, setValues] = useState<readonly number[]>([])
+  return (
+    <NumberEntry
+      sheet={sheet}
+      character={teeth}
+      values={values}
+      covered={false}
+      draftKey="draft"
+      onAdd={(more) => {
+        added(more)
+        setValues([...values, ...more])
+      }}
+      onTakeOut={(place) => setValues(values.filter((_, i) => i !== place))}
+    />
+  )
+}
+
+describe('numbers as they are entered', () => {
+  it('parts a row of digits, shows how, and keeps it with Enter', async () => {
+    const added = vi.fn()
+    const user = userEvent.setup()
+    render(<Counting added={added} />)
+
+    await user.type(screen.getByRole('textbox'), '32434')
+    expect(screen.getByRole('status').textContent).toContain('3 · 2 · 4 · 3 · 4')
+    await user.keyboard('{Enter}')
+
+    expect(added).toHaveBeenCalledExactlyOnceWith([3, 2, 4, 3, 4])
+    expect(screen.getByRole<HTMLInputElement>('textbox').value).toBe('')
+  })
+
+  it('asks once of a value beyond all candidates, and takes it when it is meant', async () => {
+    const added = vi.fn()
+    const user = userEvent.setup()
+    render(<Counting added={added} />)
+
+    await user.type(screen.getByRole('textbox'), '9{Enter}')
+    expect(added).not.toHaveBeenCalled()
+    expect(screen.getByRole('status').textContent).toContain('between 0 and 7')
+    await user.keyboard('{Enter}')
+
+    expect(added).toHaveBeenCalledExactlyOnceWith([9])
+  })
+
+  it('keeps what is no number where it was typed, also when the page is opened anew', async () => {
+    const added = vi.fn()
+    const user = userEvent.setup()
+    const first = render(<Counting added={added} />)
+    await user.type(screen.getByRole('textbox'), '2,5{Enter}')
+    expect(screen.getByRole('status').textContent).toContain('not a whole number')
+
+    first.unmount()
+    render(<Counting added={added} />)
+
+    expect(screen.getByRole<HTMLInputElement>('textbox').value).toBe('2,5')
+    expect(added).not.toHaveBeenCalled()
+  })
+
+  it('takes one of several back', async () => {
+    const user = userEvent.setup()
+    render(<Counting added={() => {}} />)
+    await user.type(screen.getByRole('textbox'), '3 4{Enter}')
+
+    await user.click(screen.getByRole('button', { name: 'Take back 3' }))
+
+    expect(screen.getByRole('list', { name: 'Values' }).textContent).toBe('4')
+  })
+})
+
+function Tiles() {
+  const [seen, setSeen] = useState<readonly string[]>([])
+  return (
+    <StateTiles
+      sheet={sheet}
+      character={warts}
+      seen={seen}
+      covered={false}
+      onSee={(id) => setSeen([...seen, id])}
+    />
+  )
+}
+
+describe('states as tiles', () => {
+  it('counts each touch, and says which are chosen', async () => {
+    const user = userEvent.setup()
+    render(<Tiles />)
+    const dense = screen.getByRole('button', { name: /dense/ })
+
+    await user.click(dense)
+    await user.click(dense)
+
+    expect(dense.getAttribute('aria-pressed')).toBe('true')
+    expect(dense.textContent).toContain('×2')
+    expect(screen.getByRole('button', { name: /none/ }).getAttribute('aria-pressed')).toBe('false')
+  })
+})
+
+describe('the form for signing', () => {
+  const balance = { lead: 'pendula', rival: 'pubescens', points: [{ character: 'warts', points: 6 }] }
+  const bench = {
+    tree: { surveyId: 's', id: 't', laboratoryUsed: true },
+    sheetVersion: 1,
+    readings: [{ id: 'r1', reading: { character: 'warts' } }],
+    photos: [],
+    missing: [],
+    mayConfirm: ['warts'],
+    conditions: [
+      { code: 'photo', kind: 'photo', asks: 'a photo', met: false, missing: 'a photo is missing' },
+      { code: 'reason:teeth', kind: 'reason', about: 'teeth', asks: 'a reason', met: false, missing: 'why?' },
+    ],
+    figures: { featuresAlone: balance, withSurroundings: balance },
+    judgement: { tier: 'record', decidedOnFeaturesAlone: true, confirming: ['warts'], contrary: ['teeth'] },
+  } as unknown as Bench
+  const siskin = { id: 'o', callSign: 'Siskin', role: 'crew', lacking: [], notices: [] } as Observer
+  const form = () =>
+    render(
+      <QueryClientProvider client={new QueryClient()}>
+        <ObserverContext value={siskin}>
+          <Tooltip.Provider>
+            <SignForm bench={bench} sheet={sheet} outcome="taxon" onDone={() => {}} />
+          </Tooltip.Provider>
+        </ObserverContext>
+      </QueryClientProvider>,
+    )
+
+  it('ticks off what is being written, at once', async () => {
+    const user = userEvent.setup()
+    form()
+    expect(screen.getByText('a photo is missing')).toBeDefined()
+
+    await user.type(screen.getByLabelText(/Voucher/), 'bag 7')
+    await user.type(screen.getByLabelText(/Why do you sign all the same/), 'a young leaf')
+
+    expect(screen.queryByText('a photo is missing')).toBeNull()
+    expect(screen.queryByText('why?')).toBeNull()
+  })
+
+  it('keeps what is written when signing fails, and signs under the same id again', async () => {
+    const user = userEvent.setup()
+    const asked: string[] = []
+    vi.stubGlobal('fetch', (request: Request) => {
+      asked.push(request.url)
+      return Promise.reject(new TypeError('no network'))
+    })
+    const first = form()
+    await user.type(screen.getByLabelText(/^Note/), 'by the beck')
+    await user.click(screen.getByRole('button', { name: 'Sign' }))
+    await vi.waitFor(() => expect(asked.length).toBeGreaterThan(0))
+    await vi.waitFor(() =>
+      expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Sign' }).disabled).toBe(false),
+    )
+    first.unmount()
+
+    form()
+    expect(screen.getByLabelText<HTMLTextAreaElement>(/^Note/).value).toBe('by the beck')
+    await user.click(screen.getByRole('button', { name: 'Sign' }))
+    await vi.waitFor(() => expect(asked.filter((url) => url.includes('/determinations/')).length).toBe(2))
+
+    const [one, other] = asked.filter((url) => url.includes('/determinations/'))
+    expect(one).toBe(other)
+  })
+})
