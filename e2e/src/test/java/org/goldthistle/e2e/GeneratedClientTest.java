@@ -31,9 +31,9 @@ import org.junit.jupiter.api.Test;
 
 /** Somebody who has nothing but the API's document makes a client of it by a common generator, and works with that. */
 class GeneratedClientTest {
-    private static final UUID SURVEY = UUID.fromString(BenchOnScreen.demoId("survey Tarnholt"));
+    private static final UUID SURVEY = BenchOnScreen.demoId("survey Tarnholt");
     private static final UUID TREE =
-            UUID.fromString(BenchOnScreen.demoId("tree " + BenchOnScreen.demoId("plot Kettle Moss 07") + " 23"));
+            BenchOnScreen.demoId("tree " + BenchOnScreen.demoId("plot Kettle Moss 07") + " 23");
 
     private static Application application;
 

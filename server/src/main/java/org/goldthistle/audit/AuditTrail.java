@@ -1,8 +1,5 @@
 package org.goldthistle.audit;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
@@ -13,6 +10,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.goldthistle.platform.KeptJson;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
@@ -21,10 +19,10 @@ import org.springframework.stereotype.Service;
 @Service
 public class AuditTrail {
     private final JdbcClient jdbc;
-    private final ObjectMapper json;
+    private final KeptJson json;
     private final Clock clock;
 
-    AuditTrail(JdbcClient jdbc, ObjectMapper json, Clock clock) {
+    AuditTrail(JdbcClient jdbc, KeptJson json, Clock clock) {
         this.jdbc = jdbc;
         this.json = json;
         this.clock = clock;
@@ -59,8 +57,8 @@ public class AuditTrail {
                         place.surveyId(),
                         place.plotId(),
                         place.treeId(),
-                        text(before),
-                        text(after))
+                        json.text(before),
+                        json.text(after))
                 .update();
     }
 
@@ -97,23 +95,7 @@ public class AuditTrail {
                 row.getTimestamp("happened_at").toInstant(),
                 row.getString("call_sign"),
                 row.getString("what"),
-                tree(row.getString("before")),
-                tree(row.getString("after")));
-    }
-
-    private String text(Object value) {
-        try {
-            return value == null ? null : json.writeValueAsString(value);
-        } catch (JsonProcessingException broken) {
-            throw new IllegalStateException("what is audited can be written as JSON", broken);
-        }
-    }
-
-    private JsonNode tree(String text) {
-        try {
-            return text == null ? null : json.readTree(text);
-        } catch (JsonProcessingException broken) {
-            throw new IllegalStateException("the database keeps JSON", broken);
-        }
+                json.tree(row.getString("before")),
+                json.tree(row.getString("after")));
     }
 }

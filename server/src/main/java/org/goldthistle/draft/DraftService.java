@@ -1,8 +1,6 @@
 package org.goldthistle.draft;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -28,6 +26,7 @@ import org.goldthistle.formats.GroupSheetJson;
 import org.goldthistle.formats.GroupSheetWriter;
 import org.goldthistle.learning.Lessons;
 import org.goldthistle.library.LibraryService;
+import org.goldthistle.platform.KeptJson;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
 import org.goldthistle.platform.Turn;
@@ -48,7 +47,7 @@ class DraftService {
     private final Lessons lessons;
     private final AccountService accounts;
     private final Turns turns;
-    private final ObjectMapper json;
+    private final KeptJson json;
     private final Clock clock;
 
     DraftService(
@@ -58,7 +57,7 @@ class DraftService {
             Lessons lessons,
             AccountService accounts,
             Turns turns,
-            ObjectMapper json,
+            KeptJson json,
             Clock clock) {
         this.drafts = drafts;
         this.beginnings = beginnings;
@@ -80,7 +79,7 @@ class DraftService {
                 .map(one -> new DraftDto.DraftRow(
                         one.id(),
                         one.groupId(),
-                        tree(one.body()).path("title").asText(""),
+                        json.tree(one.body()).path("title").asText(""),
                         callSigns.get(one.ownerId()),
                         one.ownerId().equals(observerId),
                         one.changedAt()))
@@ -206,7 +205,7 @@ class DraftService {
             throw Problem.unfit(ProblemType.NOT_A_SHEET, "A sheet is an object in { }. Nothing was changed.");
         }
         if (draft.revision() != revision) {
-            if (tree(draft.body()).equals(sheet)) {
+            if (json.tree(draft.body()).equals(sheet)) {
                 return dto(draft, observer); // the answer to the same change was lost
             }
             throw Problem.stale("draft", dto(draft, observer));
@@ -238,10 +237,10 @@ class DraftService {
                         ProblemType.NOT_PROPOSED,
                         "The verified trees do not speak for this change any more. Nothing was taken over; open the page"
                                 + " again to see what they say now."));
-        JsonNode sheet = tree(draft.body());
+        JsonNode sheet = json.tree(draft.body());
         String key = proposal.kind() == Proposal.Kind.WEIGHT ? "weight" : "profiles";
-        JsonNode says =
-                tree(GroupSheetWriter.character(proposal.proposed()).path(key).toString());
+        JsonNode says = json.tree(
+                GroupSheetWriter.character(proposal.proposed()).path(key).toString());
         ObjectNode character = characterOf(sheet, taken.character());
         if (!says.equals(character.path(key))) {
             character.set(key, says);
@@ -393,7 +392,7 @@ class DraftService {
                 draft.ownerId().equals(observer.id()),
                 draft.revision(),
                 draft.changedAt(),
-                tree(draft.body()),
+                json.tree(draft.body()),
                 base.map(one -> savedPlaces(draft, one.sheet())).orElse(List.of()),
                 GroupSheetJson.unknownKeys(draft.body()).stream()
                         .map(DraftDto.UnknownKeyDto::of)
@@ -421,13 +420,5 @@ class DraftService {
             }
         }
         return places;
-    }
-
-    private JsonNode tree(String body) {
-        try {
-            return json.readTree(body);
-        } catch (JsonProcessingException broken) {
-            throw new IllegalStateException("the database keeps JSON", broken);
-        }
     }
 }

@@ -1,8 +1,6 @@
 package org.goldthistle.exchange;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.type.TypeReference;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -23,6 +21,7 @@ import org.goldthistle.formats.SurveyField;
 import org.goldthistle.formats.SurveyRecord;
 import org.goldthistle.formats.SurveyRecordReader;
 import org.goldthistle.formats.TextEncoding;
+import org.goldthistle.platform.KeptJson;
 import org.goldthistle.survey.PlotBody;
 import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.TreeBody;
@@ -45,7 +44,7 @@ class ImportCheck {
     private final JdbcClient jdbc;
     private final JdbcTemplate template;
     private final TransactionTemplate inTransaction;
-    private final ObjectMapper json;
+    private final KeptJson json;
 
     ImportCheck(
             KeptFile files,
@@ -54,7 +53,7 @@ class ImportCheck {
             JdbcClient jdbc,
             JdbcTemplate template,
             TransactionTemplate inTransaction,
-            ObjectMapper json) {
+            KeptJson json) {
         this.files = files;
         this.progress = progress;
         this.surveys = surveys;
@@ -76,7 +75,7 @@ class ImportCheck {
         UUID surveyId = (UUID) file.get("survey_id");
         TextEncoding encoding =
                 Coded.find(TextEncoding.values(), (String) file.get("encoding")).orElseThrow();
-        List<ColumnDto> columns = json.readValue((String) file.get("mapping"), new TypeReference<>() {});
+        List<ColumnDto> columns = json.read((String) file.get("mapping"), new TypeReference<List<ColumnDto>>() {});
         SurveyRecordReader reader = reader(columns);
         ImportProblems problems = new ImportProblems(importId, reader);
         Diameters diameters = new Diameters();
@@ -145,8 +144,7 @@ class ImportCheck {
             SurveyRecordReader reader,
             ImportRules rules,
             List<Object[]> good,
-            ImportProblems problems)
-            throws JsonProcessingException {
+            ImportProblems problems) {
         Refusals ofPlot = new Refusals();
         Refusals ofTree = new Refusals();
         SurveyRecord read = reader.read(row, ofTree);
@@ -158,11 +156,9 @@ class ImportCheck {
                 importId,
                 row.place(),
                 read.plot().strip(),
-                plot == null || !ofPlot.isEmpty() ? null : json.writeValueAsString(ToldPlot.of(read)),
+                plot == null || !ofPlot.isEmpty() ? null : json.text(ToldPlot.of(read)),
                 read.tag(),
-                tree == null || !ofTree.isEmpty()
-                        ? null
-                        : json.writeValueAsString(new ImportedTree(tree, read.cloneOf()))
+                tree == null || !ofTree.isEmpty() ? null : json.text(new ImportedTree(tree, read.cloneOf()))
             });
         }
         problems.note(row, ofPlot, ofTree);
@@ -214,16 +210,8 @@ class ImportCheck {
                             + question + ") found (place, field, problem)")
                     .param("import", importId)
                     .param("survey", surveyId)
-                    .param("headings", text(headings))
+                    .param("headings", json.text(headings))
                     .update();
-        }
-    }
-
-    private String text(Map<String, String> headings) {
-        try {
-            return json.writeValueAsString(headings);
-        } catch (JsonProcessingException broken) {
-            throw new IllegalStateException("headings can be written as JSON", broken);
         }
     }
 

@@ -1,7 +1,5 @@
 package org.goldthistle.exchange;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.InputStream;
 import java.sql.Timestamp;
@@ -18,6 +16,7 @@ import org.goldthistle.formats.GeoJsonFile;
 import org.goldthistle.formats.RowFile;
 import org.goldthistle.formats.SurveyField;
 import org.goldthistle.formats.TextEncoding;
+import org.goldthistle.platform.KeptJson;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
 import org.goldthistle.platform.Turn;
@@ -38,7 +37,7 @@ class ImportService {
     private final SurveyService surveys;
     private final Turns turns;
     private final JdbcClient jdbc;
-    private final ObjectMapper json;
+    private final KeptJson json;
     private final ImportUndo undo;
     private final Clock clock;
 
@@ -50,7 +49,7 @@ class ImportService {
             SurveyService surveys,
             Turns turns,
             JdbcClient jdbc,
-            ObjectMapper json,
+            KeptJson json,
             ImportUndo undo,
             Clock clock) {
         this.sent = sent;
@@ -135,7 +134,7 @@ class ImportService {
         List<String> headings = headings(importId, format, encoding);
         jdbc.sql("update import_file set encoding = ?, headings = ?, mapping = ?::jsonb, problem_count = 0,"
                         + " odd_median = null where id = ?")
-                .params(encoding.code(), headings.toArray(String[]::new), text(guess(headings)), importId)
+                .params(encoding.code(), headings.toArray(String[]::new), json.text(guess(headings)), importId)
                 .update();
         jdbc.sql("delete from import_problem where import_id = ?")
                 .param(importId)
@@ -185,7 +184,7 @@ class ImportService {
         requireColumns(columns);
         change(importId, ImportState.CHECKING);
         jdbc.sql("update import_file set mapping = ?::jsonb where id = ?")
-                .params(text(columns), importId)
+                .params(json.text(columns), importId)
                 .update();
         worker.checkAfterwards(importId);
         return view.of(surveyId, importId, observerId);
@@ -316,13 +315,5 @@ class ImportService {
                         + " alive_at = ? where id = ?")
                 .params(state.code(), Timestamp.from(clock.instant()), importId)
                 .update();
-    }
-
-    private String text(List<ColumnDto> columns) {
-        try {
-            return json.writeValueAsString(columns);
-        } catch (JsonProcessingException broken) {
-            throw new IllegalStateException("columns can be written as JSON", broken);
-        }
     }
 }

@@ -1,8 +1,6 @@
 package org.goldthistle.exchange;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.type.TypeReference;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
@@ -13,6 +11,7 @@ import java.util.UUID;
 import org.goldthistle.core.Coded;
 import org.goldthistle.exchange.ImportDto.ColumnDto;
 import org.goldthistle.formats.TextEncoding;
+import org.goldthistle.platform.KeptJson;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
 import org.goldthistle.survey.SurveyService;
@@ -26,10 +25,10 @@ class SentFiles {
 
     private final SurveyService surveys;
     private final JdbcClient jdbc;
-    private final ObjectMapper json;
+    private final KeptJson json;
     private final Clock clock;
 
-    SentFiles(SurveyService surveys, JdbcClient jdbc, ObjectMapper json, Clock clock) {
+    SentFiles(SurveyService surveys, JdbcClient jdbc, KeptJson json, Clock clock) {
         this.surveys = surveys;
         this.jdbc = jdbc;
         this.json = json;
@@ -86,7 +85,7 @@ class SentFiles {
                 Coded.find(TextEncoding.values(), row.getString("encoding")).orElseThrow(),
                 Coded.find(ImportState.values(), row.getString("state")).orElseThrow(),
                 List.of((String[]) row.getArray("headings").getArray()),
-                mapping == null ? List.of() : columns(mapping),
+                mapping == null ? List.of() : json.read(mapping, new TypeReference<List<ColumnDto>>() {}),
                 row.getLong("rows_done"),
                 row.getDouble("share_done"),
                 row.getInt("plots_new"),
@@ -95,13 +94,5 @@ class SentFiles {
                 row.getObject("odd_median", Integer.class),
                 row.getString("told"),
                 row.getTimestamp("alive_at"));
-    }
-
-    private List<ColumnDto> columns(String text) {
-        try {
-            return json.readValue(text, new TypeReference<List<ColumnDto>>() {});
-        } catch (JsonProcessingException broken) {
-            throw new IllegalStateException("the columns were written by this application", broken);
-        }
     }
 }

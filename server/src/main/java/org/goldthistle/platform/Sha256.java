@@ -16,8 +16,13 @@ public final class Sha256 {
 
     /** The print of some bytes, in hex. */
     public static String of(byte[] content) {
+        return HexFormat.of().formatHex(bytes(content));
+    }
+
+    /** The print of some bytes. */
+    public static byte[] bytes(byte[] content) {
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
+            return MessageDigest.getInstance("SHA-256").digest(content);
         } catch (NoSuchAlgorithmException missing) {
             throw new IllegalStateException("every Java has SHA-256", missing);
         }

@@ -1,7 +1,5 @@
 package org.goldthistle.plotlist;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -14,6 +12,7 @@ import java.util.regex.Pattern;
 import org.goldthistle.call.Thistle;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.plot.PolarPosition;
+import org.goldthistle.platform.KeptJson;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
 import org.goldthistle.sight.Scope;
@@ -35,9 +34,9 @@ class PlotViews {
     private final SurveyService surveys;
     private final Sights sights;
     private final JdbcClient jdbc;
-    private final ObjectMapper json;
+    private final KeptJson json;
 
-    PlotViews(SurveyService surveys, Sights sights, JdbcClient jdbc, ObjectMapper json) {
+    PlotViews(SurveyService surveys, Sights sights, JdbcClient jdbc, KeptJson json) {
         this.surveys = surveys;
         this.sights = sights;
         this.jdbc = jdbc;
@@ -190,18 +189,10 @@ class PlotViews {
                 row.getInt("readings"),
                 row.getString("read_as"),
                 row.getString("verdict"),
-                thistle(row.getString("thistle")));
+                json.read(row.getString("thistle"), Thistle.class));
     }
 
     private static List<String> words(Array array) throws SQLException {
         return array == null ? null : List.of((String[]) array.getArray());
-    }
-
-    private Thistle thistle(String text) {
-        try {
-            return text == null ? null : json.readValue(text, Thistle.class);
-        } catch (JsonProcessingException broken) {
-            throw new IllegalStateException("the kept thistle was written by this application", broken);
-        }
     }
 }

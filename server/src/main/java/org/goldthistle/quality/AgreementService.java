@@ -1,8 +1,6 @@
 package org.goldthistle.quality;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import jakarta.annotation.PreDestroy;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -23,6 +21,7 @@ import org.goldthistle.core.reading.ValuesObserved;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.StateScale;
 import org.goldthistle.library.LibraryService;
+import org.goldthistle.platform.KeptJson;
 import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.SurveyedTree;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -52,7 +51,7 @@ class AgreementService {
     private final LibraryService library;
     private final JdbcClient jdbc;
     private final TransactionTemplate reading;
-    private final ObjectMapper json;
+    private final KeptJson json;
     private final ExecutorService hand = Executors.newSingleThreadExecutor(work -> new Thread(work, "agreement"));
 
     AgreementService(
@@ -60,7 +59,7 @@ class AgreementService {
             LibraryService library,
             DataSource database,
             PlatformTransactionManager transactions,
-            ObjectMapper json) {
+            KeptJson json) {
         this.surveys = surveys;
         this.library = library;
         JdbcTemplate template = new JdbcTemplate(database);
@@ -159,8 +158,8 @@ class AgreementService {
         int category = known.scale() instanceof StateScale
                 ? seen.computeIfAbsent(
                         answers.sheet().sheet().id() + character + text,
-                        one -> category(answers.sheet(), known, observed(text)))
-                : category(answers.sheet(), known, observed(text));
+                        one -> category(answers.sheet(), known, json.tree(text)))
+                : category(answers.sheet(), known, json.tree(text));
         if (category >= 0) {
             answers.read(character, row.getObject("tree_id", UUID.class), category);
         }
@@ -193,13 +192,5 @@ class AgreementService {
             best = logs[k] > logs[best] ? k : best;
         }
         return best;
-    }
-
-    private JsonNode observed(String text) {
-        try {
-            return json.readTree(text);
-        } catch (JsonProcessingException broken) {
-            throw new IllegalStateException("the database keeps JSON", broken);
-        }
     }
 }

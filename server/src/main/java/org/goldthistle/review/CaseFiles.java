@@ -1,6 +1,5 @@
 package org.goldthistle.review;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -11,6 +10,7 @@ import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.call.StoredSheet;
 import org.goldthistle.formats.CaseFileJson;
 import org.goldthistle.library.LibraryService;
+import org.goldthistle.platform.KeptJson;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
 import org.goldthistle.signing.SignedCall;
@@ -27,13 +27,21 @@ class CaseFiles {
     private final TreeService trees;
     private final LibraryService library;
     private final ObjectMapper json;
+    private final KeptJson kept;
 
-    CaseFiles(ReviewService reviews, SignedCalls calls, TreeService trees, LibraryService library, ObjectMapper json) {
+    CaseFiles(
+            ReviewService reviews,
+            SignedCalls calls,
+            TreeService trees,
+            LibraryService library,
+            ObjectMapper json,
+            KeptJson kept) {
         this.reviews = reviews;
         this.calls = calls;
         this.trees = trees;
         this.library = library;
         this.json = json;
+        this.kept = kept;
     }
 
     /**
@@ -66,10 +74,6 @@ class CaseFiles {
     }
 
     private JsonNode body(StoredSheet sheet) {
-        try {
-            return json.readTree(library.text(sheet.id()));
-        } catch (JsonProcessingException broken) {
-            throw new IllegalStateException("the library keeps JSON", broken);
-        }
+        return kept.tree(library.text(sheet.id()));
     }
 }

@@ -1,8 +1,6 @@
 package org.goldthistle.review;
 
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -10,6 +8,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.goldthistle.call.Outcome;
 import org.goldthistle.core.verdict.Tier;
+import org.goldthistle.platform.Sha256;
 import org.goldthistle.sight.Sights;
 import org.goldthistle.signing.Signature;
 import org.goldthistle.signing.Signatures;
@@ -138,16 +137,11 @@ class Cases implements Signatures {
 
     /** A number in [0, 1) that a seed and a tree always give, evenly spread. */
     static double lot(long seed, UUID treeId) {
-        try {
-            byte[] print =
-                    MessageDigest.getInstance("SHA-256").digest((seed + " " + treeId).getBytes(StandardCharsets.UTF_8));
-            long bits = 0;
-            for (int i = 0; i < 6; i++) {
-                bits = bits << 8 | print[i] & 0xff;
-            }
-            return bits / (double) (1L << 48);
-        } catch (NoSuchAlgorithmException missing) {
-            throw new IllegalStateException("every Java has SHA-256", missing);
+        byte[] print = Sha256.bytes((seed + " " + treeId).getBytes(StandardCharsets.UTF_8));
+        long bits = 0;
+        for (int i = 0; i < 6; i++) {
+            bits = bits << 8 | print[i] & 0xff;
         }
+        return bits / (double) (1L << 48);
     }
 }

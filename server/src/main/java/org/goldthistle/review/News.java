@@ -1,8 +1,7 @@
 package org.goldthistle.review;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.util.UUID;
+import org.goldthistle.platform.KeptJson;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -15,26 +14,18 @@ class News {
     static final String CHANNEL = "goldthistle_review";
 
     private final JdbcClient jdbc;
-    private final ObjectMapper json;
+    private final KeptJson json;
 
-    News(JdbcClient jdbc, ObjectMapper json) {
+    News(JdbcClient jdbc, KeptJson json) {
         this.jdbc = jdbc;
         this.json = json;
     }
 
     void changed(ReviewCase of) {
         jdbc.sql("select pg_notify(?, ?)")
-                .params(CHANNEL, text(new Changed(of.surveyId(), of.id(), of.treeId())))
+                .params(CHANNEL, json.text(new Changed(of.surveyId(), of.id(), of.treeId())))
                 .query((row, i) -> i)
                 .list();
-    }
-
-    private String text(Changed changed) {
-        try {
-            return json.writeValueAsString(changed);
-        } catch (JsonProcessingException broken) {
-            throw new IllegalStateException("ids can be written as JSON", broken);
-        }
     }
 
     /** What is told. */

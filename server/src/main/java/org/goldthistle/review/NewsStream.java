@@ -1,7 +1,5 @@
 package org.goldthistle.review;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -14,6 +12,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import javax.sql.DataSource;
+import org.goldthistle.platform.KeptJson;
 import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
 import org.slf4j.Logger;
@@ -36,12 +35,12 @@ class NewsStream implements SmartLifecycle {
     private static final Duration OPEN_FOR = Duration.ofMinutes(30); // then the page opens it anew, if still signed in
 
     private final DataSource database;
-    private final ObjectMapper json;
+    private final KeptJson json;
     private final JdbcClient jdbc;
     private final Map<UUID, Set<Page>> pages = new ConcurrentHashMap<>();
     private volatile Thread listener;
 
-    NewsStream(DataSource database, JdbcClient jdbc, ObjectMapper json) {
+    NewsStream(DataSource database, JdbcClient jdbc, KeptJson json) {
         this.database = database;
         this.jdbc = jdbc;
         this.json = json;
@@ -111,21 +110,13 @@ class NewsStream implements SmartLifecycle {
             return;
         }
         for (PGNotification one : heard) {
-            News.Changed changed = changed(one.getParameter());
+            News.Changed changed = json.read(one.getParameter(), News.Changed.class);
             pages.getOrDefault(changed.surveyId(), Set.of())
                     .forEach(page -> send(
                             page,
                             SseEmitter.event()
                                     .name("case")
                                     .data(changed.caseId().toString())));
-        }
-    }
-
-    private News.Changed changed(String text) {
-        try {
-            return json.readValue(text, News.Changed.class);
-        } catch (JsonProcessingException broken) {
-            throw new IllegalStateException("news were written by this application", broken);
         }
     }
 

@@ -1,8 +1,6 @@
 package org.goldthistle.review;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.type.TypeReference;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -20,6 +18,7 @@ import org.goldthistle.call.Thistle;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.library.LibraryService;
+import org.goldthistle.platform.KeptJson;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
 import org.goldthistle.sight.Scope;
@@ -68,16 +67,10 @@ class Queue {
     private final LibraryService library;
     private final Sights sights;
     private final JdbcClient jdbc;
-    private final ObjectMapper json;
+    private final KeptJson json;
     private final Clock clock;
 
-    Queue(
-            SurveyService surveys,
-            LibraryService library,
-            Sights sights,
-            JdbcClient jdbc,
-            ObjectMapper json,
-            Clock clock) {
+    Queue(SurveyService surveys, LibraryService library, Sights sights, JdbcClient jdbc, KeptJson json, Clock clock) {
         this.surveys = surveys;
         this.library = library;
         this.sights = sights;
@@ -230,14 +223,12 @@ class Queue {
     }
 
     private List<QueueDto.Said> said(String text) {
-        try {
-            List<Signed> signed = text == null ? List.of() : json.readValue(text, new TypeReference<>() {});
-            return signed.stream()
-                    .map(one -> new QueueDto.Said(one.observer(), name(one), one.thistle()))
-                    .toList();
-        } catch (JsonProcessingException broken) {
-            throw new IllegalStateException("the query makes JSON", broken);
-        }
+        List<Signed> signed = json.read(text, new TypeReference<List<Signed>>() {});
+        return signed == null
+                ? List.of()
+                : signed.stream()
+                        .map(one -> new QueueDto.Said(one.observer(), name(one), one.thistle()))
+                        .toList();
     }
 
     private String name(Signed one) {

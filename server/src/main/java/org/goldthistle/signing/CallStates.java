@@ -1,7 +1,5 @@
 package org.goldthistle.signing;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.util.UUID;
@@ -9,6 +7,7 @@ import org.goldthistle.call.CallInHand;
 import org.goldthistle.call.Thistle;
 import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.entry.CallsInHand;
+import org.goldthistle.platform.KeptJson;
 import org.goldthistle.survey.SurveyedTree;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -22,10 +21,10 @@ public class CallStates {
     private final CallsInHand calls;
     private final TreeSignatures signatures;
     private final JdbcClient jdbc;
-    private final ObjectMapper json;
+    private final KeptJson json;
     private final Clock clock;
 
-    CallStates(CallsInHand calls, TreeSignatures signatures, JdbcClient jdbc, ObjectMapper json, Clock clock) {
+    CallStates(CallsInHand calls, TreeSignatures signatures, JdbcClient jdbc, KeptJson json, Clock clock) {
         this.calls = calls;
         this.signatures = signatures;
         this.jdbc = jdbc;
@@ -75,16 +74,8 @@ public class CallStates {
                         call.counting().size(),
                         assessment.verdict().code(),
                         !call.counting().isEmpty() && !assessment.reasons().isEmpty(),
-                        text(Thistle.of(assessment)),
+                        json.text(Thistle.of(assessment)),
                         Timestamp.from(clock.instant()))
                 .update();
-    }
-
-    private String text(Thistle thistle) {
-        try {
-            return json.writeValueAsString(thistle);
-        } catch (JsonProcessingException broken) {
-            throw new IllegalStateException("a thistle can be written as JSON", broken);
-        }
     }
 }

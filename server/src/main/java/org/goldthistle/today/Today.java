@@ -1,7 +1,5 @@
 package org.goldthistle.today;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
@@ -14,6 +12,7 @@ import java.util.stream.Collectors;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.call.Thistle;
 import org.goldthistle.library.LibraryService;
+import org.goldthistle.platform.KeptJson;
 import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.SurveyedTree;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -41,10 +40,10 @@ class Today {
     private final SurveyService surveys;
     private final LibraryService library;
     private final JdbcClient jdbc;
-    private final ObjectMapper json;
+    private final KeptJson json;
     private final Clock clock;
 
-    Today(SurveyService surveys, LibraryService library, JdbcClient jdbc, ObjectMapper json, Clock clock) {
+    Today(SurveyService surveys, LibraryService library, JdbcClient jdbc, KeptJson json, Clock clock) {
         this.surveys = surveys;
         this.library = library;
         this.jdbc = jdbc;
@@ -112,7 +111,7 @@ class Today {
                 row.getString("code"),
                 row.getInt("tag"),
                 titles.getOrDefault(row.getString("group_id"), row.getString("group_id")),
-                thistle(row.getString("thistle")),
+                json.read(row.getString("thistle"), Thistle.class),
                 row.getDouble("now"),
                 row.getString("check_now"),
                 row.getInt("best_month"),
@@ -152,13 +151,5 @@ class Today {
         return library.newest().stream()
                 .collect(Collectors.toMap(
                         stored -> stored.sheet().id(), stored -> stored.sheet().title()));
-    }
-
-    private Thistle thistle(String text) {
-        try {
-            return json.readValue(text, Thistle.class);
-        } catch (JsonProcessingException broken) {
-            throw new IllegalStateException("the kept thistle was written by this application", broken);
-        }
     }
 }
