@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** What an observer is told of their own account, and what a lead sets for everybody's. */
@@ -43,5 +44,32 @@ class AccountTest extends BrowserTest {
         lead.reload();
         assertThat(limit).hasValue("240");
         limit.selectOption("720");
+    }
+
+    @Test
+    void an_observer_makes_a_token_for_a_script_and_takes_it_back() {
+        Page siskin = signedInByTouch("Siskin");
+        siskin.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Siskin"))
+                .click();
+        siskin.getByText("Tokens for scripts").click();
+        siskin.getByLabel("Name").fill("tally of the week");
+        siskin.getByText("Make a token").click();
+
+        Locator secret =
+                siskin.locator("code").filter(new Locator.FilterOptions().setHasText(Pattern.compile("^\\S{40,}$")));
+        assertThat(secret).isVisible();
+        Locator row =
+                siskin.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("tally of the week"));
+        assertThat(row).containsText("for reading");
+        assertAccessible(siskin);
+
+        siskin.reload();
+        siskin.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Siskin"))
+                .click();
+        siskin.getByText("Tokens for scripts").click();
+        assertThat(row).isVisible();
+        assertThat(secret).isHidden(); // it was shown that once
+        row.getByText("Take back").click();
+        assertThat(row).isHidden();
     }
 }
