@@ -53,7 +53,10 @@ final class Examples {
         for (Operation one : OPERATIONS) {
             if (one.method().equals(method) && one.path().matcher(path).matches()) {
                 synchronized (FOUND) {
-                    FOUND.computeIfAbsent(one.id(), id -> example(sent, answer.body()));
+                    FOUND.merge(
+                            one.id(),
+                            example(sent, answer.body()),
+                            (known, more) -> known.has("response") ? known : more);
                 }
                 return;
             }

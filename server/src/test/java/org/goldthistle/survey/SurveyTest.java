@@ -169,4 +169,16 @@ class SurveyTest extends ServerTest {
                 Map.entry("members", List.of(demoId("observer Treecreeper"))),
                 Map.entry("records", List.of()));
     }
+
+    @Test
+    void what_costs_come_to_is_told_and_costs_are_above_nothing() {
+        Caller lead = signedIn("Treecreeper");
+
+        assertThat(lead.get("/api/surveys/threshold?wrongYes=9&wrongNo=1")
+                        .expect(200)
+                        .path("share")
+                        .asDouble())
+                .isEqualTo(0.9);
+        lead.get("/api/surveys/threshold?wrongYes=0&wrongNo=1").expectProblem(422, "refused");
+    }
 }

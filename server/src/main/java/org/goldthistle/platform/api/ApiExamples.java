@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.Operation;
 import io.swagger.v3.oas.models.media.Content;
+import io.swagger.v3.oas.models.media.MediaType;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -44,8 +45,15 @@ class ApiExamples implements OpenApiCustomizer {
     }
 
     private static void show(Content content, JsonNode example) {
-        if (content != null && content.containsKey(JSON_TYPE)) {
-            content.get(JSON_TYPE).setExample(example);
+        MediaType shown = content == null ? null : content.get(JSON_TYPE);
+        if (shown != null && !isFile(shown)) {
+            shown.setExample(example);
         }
+    }
+
+    private static boolean isFile(MediaType shown) {
+        return shown.getSchema() != null
+                && shown.getSchema().getTypes() != null
+                && shown.getSchema().getTypes().contains("string");
     }
 }
