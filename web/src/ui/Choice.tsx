@@ -10,18 +10,36 @@ type Props<T extends string> = {
   readonly onChange: (value: T) => void
 }
 
+type PickProps<T extends string> = Omit<Props<T>, 'label'> & {
+  readonly className?: string
+  /** Where no text beside it says what is chosen. */
+  readonly label?: string
+}
+
+/** The same among others in a row, which say what is chosen by themselves. */
+export function Pick<T extends string>({ label, options, value, onChange, className = FIELD }: PickProps<T>) {
+  return (
+    <select
+      aria-label={label}
+      className={className}
+      value={value}
+      onChange={(event) => onChange(event.target.value as T)}
+    >
+      {options.map((option) => (
+        <option key={option.value} value={option.value}>
+          {option.text}
+        </option>
+      ))}
+    </select>
+  )
+}
+
 /** A choice of one among many, folded until it is touched. */
 export function Choice<T extends string>({ label, options, value, onChange }: Props<T>) {
   return (
     <label className="block font-semibold">
       {label}
-      <select className={FIELD} value={value} onChange={(event) => onChange(event.target.value as T)}>
-        {options.map((option) => (
-          <option key={option.value} value={option.value}>
-            {option.text}
-          </option>
-        ))}
-      </select>
+      <Pick options={options} value={value} onChange={onChange} />
     </label>
   )
 }

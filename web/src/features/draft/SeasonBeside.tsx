@@ -1,13 +1,15 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { type LifeStage, STAGES } from '../../api/codes'
+import { choiceOf, type LifeStage, STAGES } from '../../api/codes'
 import { wordsOf } from '../../api/problem'
 import type { Draft, SeasonChart } from '../../api/types'
 import { draftSeasonQuery } from '../../shared/draft/queries'
 import { fullestMonth, type SheetFile } from '../../shared/draft/sheetFile'
+import { Pick } from '../../ui/Choice'
 import { Mark } from '../../ui/Mark'
 import { MONTHS, monthName } from '../../ui/words'
 
+const STAGE_CHOICES = STAGES.map(choiceOf)
 const SELECT = 'min-h-11 rounded-plain border border-edge bg-card px-2'
 
 /** How well the taxa can be told apart by the draft, and what that was before; reckoned anew after each change. */
@@ -28,16 +30,13 @@ export function SeasonBeside({ draft }: { readonly draft: Draft }) {
     <aside aria-label="How well they are told apart" className="grid content-start gap-2 lg:sticky lg:top-0">
       <h2 className="text-lg">How well they are told apart</h2>
       <div className="flex flex-wrap gap-2">
-        <select
-          aria-label="Stage of the trees"
+        <Pick
+          label="Stage of the trees"
           className={SELECT}
+          options={STAGE_CHOICES}
           value={stage}
-          onChange={(event) => setStage(event.target.value as LifeStage)}
-        >
-          {STAGES.map((one) => (
-            <option key={one}>{one}</option>
-          ))}
-        </select>
+          onChange={setStage}
+        />
         <select
           aria-label="Month of the visit"
           className={SELECT}

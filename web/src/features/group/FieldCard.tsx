@@ -1,17 +1,20 @@
 import { useQuery } from '@tanstack/react-query'
 import { Printer } from 'lucide-react'
 import { useState } from 'react'
-import { type LifeStage, STAGES } from '../../api/codes'
+import { choiceOf, type LifeStage, STAGES } from '../../api/codes'
 import { wordsOf } from '../../api/problem'
 import type { Character, Sheet } from '../../api/types'
 import { separationQuery } from '../../shared/group/queries'
 import { Button } from '../../ui/Button'
+import { Pick } from '../../ui/Choice'
 import { Drawing } from '../../ui/Drawing'
 import { Mark } from '../../ui/Mark'
 import { Notice } from '../../ui/Notice'
 import { PageTitle } from '../../ui/PageTitle'
 import { MONTHS, monthName } from '../../ui/words'
 import { RibbonCell } from './RibbonCell'
+
+const STAGE_CHOICES = STAGES.map(choiceOf)
 
 const MOST_CHARACTERS = 8 // that find room on one page
 
@@ -52,15 +55,12 @@ export function FieldCard({ sheet }: { readonly sheet: Sheet }) {
         </label>
         <label className="font-semibold">
           Stage
-          <select
-            value={stage}
-            onChange={(event) => setStage(event.target.value as LifeStage)}
+          <Pick
             className="ml-2 min-h-11 rounded-plain border border-edge bg-card px-2"
-          >
-            {STAGES.map((one) => (
-              <option key={one}>{one}</option>
-            ))}
-          </select>
+            options={STAGE_CHOICES}
+            value={stage}
+            onChange={setStage}
+          />
         </label>
         <Button look="main" onClick={() => window.print()}>
           <Printer aria-hidden className="mr-1 inline size-4" />

@@ -7,6 +7,7 @@ import type { Character, NewReading, Sheet } from '../../api/types'
 import { type Entry, wordsOfReading } from '../../shared/bench/entries'
 import { separationQuery } from '../../shared/group/queries'
 import { Button } from '../../ui/Button'
+import { Pick } from '../../ui/Choice'
 import { Drawing } from '../../ui/Drawing'
 import { Mark } from '../../ui/Mark'
 import { Notice } from '../../ui/Notice'
@@ -19,6 +20,7 @@ const MOST_COLUMNS = 3
 const MOST_PRINTED = 12 // rows that fit on one A4 page
 const STATIONS = [{ value: 'all', text: 'all' } as const, ...ZONES.map(stationOf)]
 const WEIGHTS = [{ value: 'sheet', text: 'the sheet' } as const, ...SCHOOLS.map(choiceOf)]
+const STAGE_CHOICES = STAGES.map(choiceOf)
 const SELECT = 'min-h-11 rounded-plain border border-edge bg-card px-2'
 
 type Props = {
@@ -88,15 +90,7 @@ export function SideBySide({ sheet, month: startMonth, stage: startStage, entrie
           </label>
           <label className="grid text-sm font-semibold">
             Stage
-            <select
-              className={SELECT}
-              value={stage}
-              onChange={(event) => setStage(event.target.value as LifeStage)}
-            >
-              {STAGES.map((one) => (
-                <option key={one}>{one}</option>
-              ))}
-            </select>
+            <Pick className={SELECT} options={STAGE_CHOICES} value={stage} onChange={setStage} />
           </label>
           <OneOf label="Weights" options={WEIGHTS} value={school} onChange={setSchool} />
           <OneOf label="Station" options={STATIONS} value={station} onChange={setStation} />

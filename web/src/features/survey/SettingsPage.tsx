@@ -1,11 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
-import { choiceOf, SCHOOLS, TIERS } from '../../api/codes'
 import { groupsQuery } from '../../api/groups'
 import { limits } from '../../api/limits'
 import { useObserver } from '../../api/observer'
-import { peopleQuery } from '../../api/people'
 import { Problem, wordsOf, wrongAt } from '../../api/problem'
 import { surveysQuery, useSurvey } from '../../api/surveys'
 import type { Group, Survey, SurveySettings } from '../../api/types'
@@ -14,14 +12,11 @@ import { Button } from '../../ui/Button'
 import { Confirm } from '../../ui/Confirm'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
-import { OneOf } from '../../ui/OneOf'
 import { PageTitle } from '../../ui/PageTitle'
 import { counted } from '../../ui/words'
 import { LocalRecords } from './LocalRecords'
-import { sendSettings, sendSurveyClosed, thresholdQuery } from './queries'
-
-const TIER_CHOICES = TIERS.map(choiceOf)
-const WEIGHTS = [{ value: 'own', text: 'each sheet’s own weights' } as const, ...SCHOOLS.map(choiceOf)]
+import { sendSettings, sendSurveyClosed } from './queries'
+import { AllowedPart, CallsPart, CrewPart, GroupsPart } from './settingsParts'
 
 /** How a survey is set up; for its lead. */
 export function SettingsPage() {
@@ -70,10 +65,8 @@ function SettingsForm({ surveyId, survey, groups, onKept }: FormProps) {
   const observer = useObserver()
   const queries = useQueryClient()
   const navigate = useNavigate()
-  const people = useQuery(peopleQuery)
   const { choose } = useSurvey(false)
   const [set, setSet] = useState<SurveySettings>(() => settingsOf(survey, observer.id))
-  const thresholdWords = useThresholdWords(set)
   const put = (part: Partial<SurveySettings>) => setSet({ ...set, ...part })
   const change = useMutation({
     mutationFn: (asked: SurveySettings) => sendSettings(surveyId, asked),
@@ -86,10 +79,6 @@ function SettingsForm({ surveyId, survey, groups, onKept }: FormProps) {
       }
     },
   })
-  const close = useMutation({
-    mutationFn: (closed: boolean) => sendSurveyClosed(surveyId, closed),
-    onSuccess: () => queries.invalidateQueries(surveysQuery),
-  })
   const wrong = (key: string) => wrongAt(change.error, key)
   const kept =
     change.error instanceof Problem && change.error.isStale ? (change.error.kept as Survey) : undefined
@@ -97,7 +86,6 @@ function SettingsForm({ surveyId, survey, groups, onKept }: FormProps) {
     event.preventDefault()
     change.mutate(set)
   }
-  const costed = set.wrongYes != null || set.wrongNo != null
 
   return (
     <form onSubmit={submit} className="mt-3 grid gap-6" noValidate>
@@ -127,126 +115,10 @@ function SettingsForm({ surveyId, survey, groups, onKept }: FormProps) {
             wrong={wrong('season')}
           />
         </div>
-        <Part
-          title="Calls"
-          words="What a call is for until its observer says otherwise, and whose weights count."
-        >
-          <OneOf
-            label="Default tier"
-            options={TIER_CHOICES}
-            value={set.defaultTier}
-            onChange={(defaultTier) => put({ defaultTier })}
-          />
-          {wrong('defaultTier') && <p className="text-rust-ink">{wrong('defaultTier')}</p>}
-          <OneOf
-            label="Weights"
-            options={WEIGHTS}
-            value={set.school ?? 'own'}
-            onChange={(school) => put({ school: school === 'own' ? null : school })}
-          />
-          <Tick
-            on={costed}
-            words="Set the threshold by costs"
-            onChange={(on) => put(on ? { wrongYes: 9, wrongNo: 1 } : { wrongYes: null, wrongNo: null })}
-          />
-          {costed && (
-            <div className="grid grid-cols-2 gap-4">
-              <Field
-                label="A wrong yes costs"
-                type="number"
-                step="any"
-                value={set.wrongYes ?? ''}
-                onChange={(event) => put({ wrongYes: Number(event.target.value) })}
-                hint={thresholdWords}
-                wrong={wrong('wrongYes')}
-              />
-              <Field
-                label="A wrong no costs"
-                type="number"
-                step="any"
-                value={set.wrongNo ?? ''}
-                onChange={(event) => put({ wrongNo: Number(event.target.value) })}
-                hint="in the same unit, whichever it is"
-              />
-            </div>
-          )}
-        </Part>
-        <Part
-          title="Allowed"
-          words="Wounding spreads disease and stays visible; follow your district’s rules."
-        >
-          <Tick
-            on={set.woundingAllowed}
-            words="Trees may be wounded for a check"
-            onChange={(woundingAllowed) => put({ woundingAllowed })}
-          />
-          <Tick
-            on={set.photoPositionKept}
-            words="Photos keep where they were taken"
-            onChange={(photoPositionKept) => put({ photoPositionKept })}
-          />
-          <Tick
-            on={set.controlUsed}
-            words="Calls may be for control"
-            onChange={(controlUsed) => put({ controlUsed })}
-          />
-          <Tick
-            on={set.laboratoryUsed}
-            words="Samples may go to a laboratory"
-            onChange={(laboratoryUsed) => put({ laboratoryUsed })}
-          />
-          <Field
-            label="Plain calls that are reviewed all the same, %"
-            type="number"
-            min={0}
-            max={100}
-            step={1}
-            className="max-w-80"
-            value={Math.round(set.plainShare * 1000) / 10}
-            onChange={(event) => put({ plainShare: Number(event.target.value) / 100 })}
-            wrong={wrong('plainShare')}
-            hint="Drawn by lot, so that nobody can choose which."
-          />
-        </Part>
-        <Part
-          title="Groups"
-          words="Trees of other groups are recorded plainly. None ticked: every group of the library."
-        >
-          <div className="grid gap-x-4 sm:grid-cols-2">
-            {groups.map((group) => (
-              <Tick
-                key={group.groupId}
-                on={set.groups.includes(group.groupId)}
-                words={group.title}
-                onChange={(on) =>
-                  put({
-                    groups: on
-                      ? [...set.groups, group.groupId]
-                      : set.groups.filter((one) => one !== group.groupId),
-                  })
-                }
-              />
-            ))}
-          </div>
-        </Part>
-        <Part title="Crew" words="Who sees this survey and works on it.">
-          <div className="grid gap-x-4 sm:grid-cols-3">
-            {people.data?.people
-              .filter((one) => !one.disabledAt || set.members.includes(one.id))
-              .map((one) => (
-                <Tick
-                  key={one.id}
-                  on={set.members.includes(one.id)}
-                  words={`${one.callSign}, ${one.role}`}
-                  onChange={(on) =>
-                    put({
-                      members: on ? [...set.members, one.id] : set.members.filter((id) => id !== one.id),
-                    })
-                  }
-                />
-              ))}
-          </div>
-        </Part>
+        <CallsPart set={set} put={put} wrong={wrong} />
+        <AllowedPart set={set} put={put} wrong={wrong} />
+        <GroupsPart set={set} put={put} groups={groups} />
+        <CrewPart set={set} put={put} />
         <LocalRecords groups={groups} records={set.records} onChange={(records) => put({ records })} />
         {kept && (
           <Notice tone="waiting">
@@ -263,22 +135,31 @@ function SettingsForm({ surveyId, survey, groups, onKept }: FormProps) {
           {survey ? 'Keep the settings' : 'Set the survey up'}
         </Button>
       </fieldset>
-      {survey && (
-        <div className="flex flex-wrap items-center justify-between gap-3 border-t border-line pt-4">
-          <p>A closed survey can be read, and nothing of it changed.</p>
-          {survey.closedAt ? (
-            <Button onClick={() => close.mutate(false)} disabled={close.isPending}>
-              Open the survey again
-            </Button>
-          ) : (
-            <Confirm words="Close the survey" disabled={close.isPending} onConfirm={() => close.mutate(true)}>
-              <Unfinished survey={survey} />
-            </Confirm>
-          )}
-          {close.isError && <Notice tone="wrong">{wordsOf(close.error)}</Notice>}
-        </div>
-      )}
+      {survey && <Closing survey={survey} />}
     </form>
+  )
+}
+
+function Closing({ survey }: { readonly survey: Survey }) {
+  const queries = useQueryClient()
+  const close = useMutation({
+    mutationFn: (closed: boolean) => sendSurveyClosed(survey.id, closed),
+    onSuccess: () => queries.invalidateQueries(surveysQuery),
+  })
+  return (
+    <div className="flex flex-wrap items-center justify-between gap-3 border-t border-line pt-4">
+      <p>A closed survey can be read, and nothing of it changed.</p>
+      {survey.closedAt ? (
+        <Button onClick={() => close.mutate(false)} disabled={close.isPending}>
+          Open the survey again
+        </Button>
+      ) : (
+        <Confirm words="Close the survey" disabled={close.isPending} onConfirm={() => close.mutate(true)}>
+          <Unfinished survey={survey} />
+        </Confirm>
+      )}
+      {close.isError && <Notice tone="wrong">{wordsOf(close.error)}</Notice>}
+    </div>
   )
 }
 
@@ -296,54 +177,6 @@ function Unfinished({ survey }: { readonly survey: Survey }) {
         : `${counted(open, 'tree')} of it ${open === 1 ? 'is' : 'are'} not signed and would stay so.`}{' '}
       A lead can open it again.
     </p>
-  )
-}
-
-/** What the costs come to, in words. */
-function useThresholdWords({ wrongYes, wrongNo }: SurveySettings): string {
-  const costs = wrongYes != null && wrongNo != null && wrongYes > 0 && wrongNo > 0 && { wrongYes, wrongNo }
-  const threshold = useQuery({
-    ...thresholdQuery(costs || { wrongYes: 1, wrongNo: 1 }),
-    enabled: costs !== false,
-  })
-  if (!costs) return 'more than nothing'
-  if (!threshold.data) return '…'
-  return `sign at ${(100 * threshold.data.share).toFixed(1)} %, never below what a record or control asks`
-}
-
-function Part({
-  title,
-  words,
-  children,
-}: {
-  readonly title: string
-  readonly words: string
-  readonly children: React.ReactNode
-}) {
-  return (
-    <section className="grid gap-3 border-t border-line pt-3">
-      <div>
-        <h2 className="text-lg">{title}</h2>
-        <p className="text-quiet">{words}</p>
-      </div>
-      {children}
-    </section>
-  )
-}
-
-type TickProps = { readonly on: boolean; readonly words: string; readonly onChange: (on: boolean) => void }
-
-function Tick({ on, words, onChange }: TickProps) {
-  return (
-    <label className="flex min-h-11 items-center gap-3">
-      <input
-        type="checkbox"
-        className="size-5 shrink-0 accent-thistle"
-        checked={on}
-        onChange={() => onChange(!on)}
-      />
-      {words}
-    </label>
   )
 }
 
