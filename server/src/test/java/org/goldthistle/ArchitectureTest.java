@@ -42,6 +42,15 @@ class ArchitectureTest {
                     "jakarta.annotation..");
 
     @ArchTest
+    static final ArchRule readers_of_plain_values_know_no_library = noClasses()
+            .that()
+            .resideInAPackage("org.goldthistle.formats.plain..")
+            .should()
+            .dependOnClassesThat()
+            .resideOutsideOfPackages(
+                    "org.goldthistle.formats..", "org.goldthistle.core..", "java.lang..", "java.util..");
+
+    @ArchTest
     static final ArchRule formats_know_no_spring = noClasses()
             .that()
             .resideInAPackage("org.goldthistle.formats..")

@@ -1,9 +1,8 @@
 package org.goldthistle.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import com.networknt.schema.ValidationMessage;
-import java.util.Comparator;
-import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 
 /** The published schema of drawings: which parts are drawn, and with which parameters. An unknown part passes. */
 final class DrawingSchema {
@@ -11,15 +10,15 @@ final class DrawingSchema {
 
     private DrawingSchema() {}
 
-    /** One place where a drawing breaks the schema: the parameter, and what was expected of it. */
-    record Break(String parameter, String expected) {}
+    private record Break(String parameter, String expected) {}
 
-    /** Every place where a drawing breaks the schema, by parameter. */
-    static List<Break> breaks(JsonNode drawing) {
-        return SCHEMA.messages(drawing).stream()
+    /** What was expected of each parameter that breaks the schema, by its name. */
+    static Map<String, String> breaks(Map<String, Object> drawing) {
+        Map<String, String> found = new TreeMap<>();
+        SCHEMA.messages(JsonFile.MAPPER.valueToTree(drawing)).stream()
                 .map(DrawingSchema::brokenAt)
-                .sorted(Comparator.comparing(Break::parameter))
-                .toList();
+                .forEach(one -> found.putIfAbsent(one.parameter(), one.expected()));
+        return found;
     }
 
     private static Break brokenAt(ValidationMessage message) {

@@ -29,6 +29,7 @@ import org.goldthistle.core.sheet.State;
 import org.goldthistle.core.sheet.StateProfile;
 import org.goldthistle.core.sheet.StateScale;
 import org.goldthistle.core.sheet.Taxon;
+import org.goldthistle.formats.plain.SheetReader;
 
 /**
  * Writes a group sheet as JSON, its keys in the order in which {@code docs/group-sheet.md} explains them. What is
@@ -129,7 +130,7 @@ public final class GroupSheetWriter {
             ArrayNode states = node.putArray("states");
             scale.states().forEach(state -> states.add(state(state)));
         } else if (character.scale() instanceof NumberScale number) {
-            GroupSheetJson.unit(number.measure()).ifPresent(unit -> node.put("unit", unit));
+            SheetReader.unit(number.measure()).ifPresent(unit -> node.put("unit", unit));
             number.measured().ifPresent(taken -> node.set("measured", MeasuredJson.write(taken)));
         }
         character.guidance().figure().ifPresent(figure -> node.set("draw", drawing(figure)));

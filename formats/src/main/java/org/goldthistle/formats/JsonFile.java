@@ -33,6 +33,11 @@ final class JsonFile {
         }
     }
 
+    /** The same as plain values: maps, lists, text, numbers. */
+    static Object plain(JsonNode node) {
+        return MAPPER.convertValue(node, Object.class);
+    }
+
     /** What is wrong with a text that is no JSON, in words. */
     static RefusedException refusal(JsonProcessingException broken) {
         JsonLocation at = broken.getLocation();

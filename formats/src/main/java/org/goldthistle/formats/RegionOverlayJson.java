@@ -15,6 +15,7 @@ import org.goldthistle.core.region.RegionOverlay.Occurrence;
 import org.goldthistle.core.sheet.Habitat;
 import org.goldthistle.core.sheet.Standing;
 import org.goldthistle.core.sheet.TaxonOrigin;
+import org.goldthistle.formats.plain.Fields;
 
 /** What is different about a group in another region, as JSON. */
 public final class RegionOverlayJson {
@@ -53,7 +54,7 @@ public final class RegionOverlayJson {
     /** @throws RefusedException with every place where the text breaks the format */
     public static RegionOverlay read(String text) {
         List<Refusal> refusals = new ArrayList<>();
-        JsonFields fields = JsonFields.top(JsonFile.parse(text), refusals);
+        Fields fields = Fields.top(JsonFile.plain(JsonFile.parse(text)), refusals);
         if (!fields.text("format").equals(FORMAT)) {
             fields.refuses("format", "\"" + fields.text("format") + "\"", "\"" + FORMAT + "\"");
         }
@@ -72,7 +73,7 @@ public final class RegionOverlayJson {
         return new RegionOverlay(of, id, title, region, taxa, months);
     }
 
-    private static Occurrence occurrence(JsonFields own) {
+    private static Occurrence occurrence(Fields own) {
         return new Occurrence(
                 own.has("abundance") ? Optional.of(own.number("abundance")) : Optional.empty(),
                 own.has("plantedAbundance") ? Optional.of(own.number("plantedAbundance")) : Optional.empty(),
