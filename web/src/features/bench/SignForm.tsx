@@ -1,19 +1,16 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
-import { keep, readKept, useKeptText } from '../../api/kept'
+import { useKeptText } from '../../api/kept'
 import { limits } from '../../api/limits'
-import { useObserver } from '../../api/observer'
-import { Problem, wordsOf } from '../../api/problem'
+import { wordsOf } from '../../api/problem'
 import type { Bench, Determination, Sheet as GroupSheet } from '../../api/types'
 import { checkName, decidingBalance, taxonName } from '../../shared/bench/judgementWords'
-import { benchQuery, sendDetermination } from '../../shared/bench/queries'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { amid, points } from '../../ui/words'
 import { Conditions } from './Conditions'
 import { MonthChoice } from './MonthChoice'
 import { keepReasons, reasonsOf } from './reasons'
-import { forgetUndo } from './undo'
+import { useSigning } from './useSigning'
 
 export type Outcome = 'taxon' | 'come-back' | 'laboratory' | 'group'
 
@@ -28,9 +25,7 @@ const FIELD = 'mt-1 block w-full rounded-plain border border-edge bg-card p-3 fo
 
 /** Signs one outcome; what is written is kept in the browser until the server has it. */
 export function SignForm({ bench, sheet, outcome, onDone }: Props) {
-  const queries = useQueryClient()
-  const observer = useObserver().callSign
-  const { surveyId, id: treeId } = bench.tree
+  const { id: treeId } = bench.tree
   const { judgement } = bench
   const lead = decidingBalance(bench).lead
   const [confirming, setConfirming] = useState<readonly string[]>(judgement.confirming)
@@ -38,44 +33,12 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
   const [month, setMonth] = useState<number>()
   const [voucher, setVoucher] = useKeptText(`voucher.${treeId}`)
   const [note, setNote] = useKeptText(`note.${treeId}`)
-  const idKey = `signing.${treeId}`
-  const sign = useMutation({
-    mutationFn: async () => {
-      // one id a signature, kept until it is answered, so that a retry does not sign twice
-      const id = readKept(idKey, '') || crypto.randomUUID()
-      keep(idKey, id)
-      try {
-        return await sendDetermination(surveyId, treeId, id, {
-          outcome,
-          ...(outcome === 'taxon' ? { taxonId: lead } : {}),
-          ...(outcome === 'come-back' && month !== undefined ? { month } : {}),
-          note,
-          confirming: outcome === 'taxon' ? [...confirming] : [],
-          reasons: outcome === 'taxon' ? asked(judgement.contrary, reasons) : {},
-          voucher: outcome === 'taxon' ? voucher : '',
-          readingIds: bench.readings.map((one) => one.id),
-        })
-      } catch (error) {
-        if (error instanceof Problem) keep(idKey, undefined)
-        throw error
-      }
-    },
-    onSuccess: (answer) => {
-      keep(idKey, undefined)
-      forgetUndo(observer, treeId)
-      keepReasons(treeId, {})
-      setNote('')
-      setVoucher('')
-      queries.setQueryData(benchQuery(surveyId, treeId).queryKey, answer)
-      queries.invalidateQueries({
-        queryKey: ['surveys', surveyId],
-        predicate: ({ queryKey }) => queryKey[2] !== 'trees',
-      })
-      const signed = answer.determinations.find((one) => one.observer === observer && !one.superseded)
-      if (signed) onDone(signed)
-    },
-    onError: () => queries.invalidateQueries(benchQuery(surveyId, treeId)),
+  const sign = useSigning(bench, (signed) => {
+    setNote('')
+    setVoucher('')
+    if (signed) onDone(signed)
   })
+  const named = outcome === 'taxon'
   const form = useRef<HTMLFormElement>(null)
   useEffect(() => {
     const signByKeys = (event: KeyboardEvent) => {
@@ -84,15 +47,11 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
     window.addEventListener('keydown', signByKeys)
     return () => window.removeEventListener('keydown', signByKeys)
   }, [])
-  const worth = new Map(decidingBalance(bench).points.map((one) => [one.character, one.points]))
-  const speaking = bench.mayConfirm.map((character) => ({ character, points: worth.get(character) ?? 0 }))
   const giveReason = (id: string, text: string) => {
     const given = { ...reasons, [id]: text }
     setReasons(given)
     keepReasons(treeId, given)
   }
-  const toggle = (id: string) =>
-    setConfirming(confirming.includes(id) ? confirming.filter((one) => one !== id) : [...confirming, id])
 
   return (
     <form
@@ -100,35 +59,22 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
       ref={form}
       onSubmit={(event) => {
         event.preventDefault()
-        sign.mutate()
+        sign.mutate({
+          outcome,
+          ...(named ? { taxonId: lead } : {}),
+          ...(outcome === 'come-back' && month !== undefined ? { month } : {}),
+          note,
+          confirming: named ? [...confirming] : [],
+          reasons: named ? asked(judgement.contrary, reasons) : {},
+          voucher: named ? voucher : '',
+          readingIds: bench.readings.map((one) => one.id),
+        })
       }}
     >
       {outcome === 'taxon' && (
         <>
           <p className="text-xl leading-snug">{sentence(bench, sheet, confirming)}</p>
-          <fieldset>
-            <legend className="font-semibold">Confirmed by</legend>
-            <div className="mt-1 flex flex-wrap gap-2">
-              {speaking.map(({ character, points: its }) => (
-                <label
-                  key={character}
-                  className="flex min-h-11 items-center gap-2 rounded-plain border border-line bg-card px-3"
-                >
-                  <input
-                    type="checkbox"
-                    className="size-5 accent-thistle"
-                    checked={confirming.includes(character)}
-                    onChange={() => toggle(character)}
-                  />
-                  {checkName(sheet, character)}
-                  <span className={`figure font-bold ${its < 0 ? 'text-rust-ink' : 'text-gold-ink'}`}>
-                    {points(its)}
-                  </span>
-                </label>
-              ))}
-            </div>
-            {speaking.length === 0 && <p>Nothing that was read speaks for it.</p>}
-          </fieldset>
+          <ConfirmedBy bench={bench} sheet={sheet} confirming={confirming} onChange={setConfirming} />
           {judgement.contrary.map((id) => (
             <label key={id} className="font-semibold">
               Against it: {checkName(sheet, id)}. Why do you sign all the same?
@@ -190,6 +136,44 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
         Sign
       </Button>
     </form>
+  )
+}
+
+type ConfirmedProps = Pick<Props, 'bench' | 'sheet'> & {
+  readonly confirming: readonly string[]
+  readonly onChange: (confirming: readonly string[]) => void
+}
+
+/** Which readings the observer says confirmed the call. */
+function ConfirmedBy({ bench, sheet, confirming, onChange }: ConfirmedProps) {
+  const worth = new Map(decidingBalance(bench).points.map((one) => [one.character, one.points]))
+  const speaking = bench.mayConfirm.map((character) => ({ character, points: worth.get(character) ?? 0 }))
+  const toggle = (id: string) =>
+    onChange(confirming.includes(id) ? confirming.filter((one) => one !== id) : [...confirming, id])
+  return (
+    <fieldset>
+      <legend className="font-semibold">Confirmed by</legend>
+      <div className="mt-1 flex flex-wrap gap-2">
+        {speaking.map(({ character, points: its }) => (
+          <label
+            key={character}
+            className="flex min-h-11 items-center gap-2 rounded-plain border border-line bg-card px-3"
+          >
+            <input
+              type="checkbox"
+              className="size-5 accent-thistle"
+              checked={confirming.includes(character)}
+              onChange={() => toggle(character)}
+            />
+            {checkName(sheet, character)}
+            <span className={`figure font-bold ${its < 0 ? 'text-rust-ink' : 'text-gold-ink'}`}>
+              {points(its)}
+            </span>
+          </label>
+        ))}
+      </div>
+      {speaking.length === 0 && <p>Nothing that was read speaks for it.</p>}
+    </fieldset>
   )
 }
 
