@@ -7,7 +7,7 @@ export default defineConfig({
   // the compiler remembers what a component drew, so that a key press redraws only what it changed
   plugins: [
     react(),
-    babel({ include: /src\/(features|shared|ui)\/.*\.tsx?$/, presets: [reactCompilerPreset()] }),
+    babel({ include: /src\/(features|common|ui)\/.*\.tsx?$/, presets: [reactCompilerPreset()] }),
     tailwindcss(),
   ],
   test: { setupFiles: ['test/setup.ts'] },

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import type { Bench, Character, NewReading, Sheet } from '../src/api/types'
+import { entriesOf, mannerWords, marksOf, wordsOfReading } from '../src/common/bench/entries'
+import { effectWords, reasonWords, timesIn } from '../src/common/bench/judgementWords'
+import type { Entered, Unsent } from '../src/common/bench/outbox'
+import { nextOf, TRAITS } from '../src/common/bench/traits'
 import { firstInHand, stopOf, stops } from '../src/features/bench/inHand'
 import { backToMark, backToReading } from '../src/features/bench/undo'
-import { entriesOf, mannerWords, marksOf, wordsOfReading } from '../src/shared/bench/entries'
-import { effectWords, reasonWords, timesIn } from '../src/shared/bench/judgementWords'
-import type { Entered, Unsent } from '../src/shared/bench/outbox'
-import { nextOf, TRAITS } from '../src/shared/bench/traits'
 
 const bark = {
   id: 'bark',

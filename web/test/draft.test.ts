@@ -1,8 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { Away, Problem } from '../src/api/problem'
 import type { Draft } from '../src/api/types'
-import { DraftKeeper } from '../src/features/draft/draftKeeper'
-import { partOf, placeWords } from '../src/features/draft/parts'
 import {
   addingUp,
   asKind,
@@ -13,7 +11,9 @@ import {
   type SheetFile,
   type TaxonFile,
   withShare,
-} from '../src/shared/draft/sheetFile'
+} from '../src/common/draft/sheetFile'
+import { DraftKeeper } from '../src/features/draft/draftKeeper'
+import { partOf, placeWords } from '../src/features/draft/parts'
 
 const kept = new Map<string, string>()
 vi.stubGlobal('localStorage', {

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
+import { answerDrawn, answerWords, TRAITS, traitWords } from '../src/common/group/firstLooks'
 import { draw } from '../src/draw/draw'
-import { answerDrawn, answerWords, TRAITS, traitWords } from '../src/shared/group/firstLooks'
 
 const TRAIT = new URL('../../core/src/main/java/org/goldthistle/core/sheet/Trait.java', import.meta.url)
 

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { newCharacter, type SheetFile, type TaxonFile } from '../src/common/draft/sheetFile'
 import {
   withCharacterChanged,
   withItemChanged,
@@ -6,7 +7,6 @@ import {
   withTaxonChanged,
   withTitle,
 } from '../src/features/draft/naming'
-import { newCharacter, type SheetFile, type TaxonFile } from '../src/shared/draft/sheetFile'
 
 const taxon = (id: string, commonName: string, scientificName = ''): TaxonFile => ({
   id,

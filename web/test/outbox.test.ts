@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import type { Entered, Send, Unsent } from '../src/shared/bench/outbox'
+import type { Entered, Send, Unsent } from '../src/common/bench/outbox'
 
 const kept = new Map<string, string>()
 vi.stubGlobal('localStorage', {
@@ -29,7 +29,7 @@ vi.stubGlobal('window', {
 async function opened() {
   vi.resetModules()
   const { Away, Problem } = await import('../src/api/problem')
-  const { outbox } = await import('../src/shared/bench/outbox')
+  const { outbox } = await import('../src/common/bench/outbox')
   return { outbox, Away, Problem }
 }
 

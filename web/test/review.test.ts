@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { ReviewRow } from '../src/api/types'
-import { signedWords } from '../src/shared/bench/outcomeWords'
-import { ageOf, needOf, outcomeOf, reasonOf, whyNotOf } from '../src/shared/review/caseWords'
+import { signedWords } from '../src/common/bench/outcomeWords'
+import { ageOf, needOf, outcomeOf, reasonOf, whyNotOf } from '../src/common/review/caseWords'
 
 const row = (part: Partial<ReviewRow>) =>
   ({ state: 'waiting', needs: 'blind-reading', looks: 1, mine: false, ...part }) as ReviewRow

@@ -19,7 +19,7 @@ const NUMBERS_OF_ITS_OWN: Readonly<Record<string, string>> = {
   'features/bench/Guide.tsx': 'the size of a picture',
   'features/bench/Notch.tsx': 'the size of a picture',
   'features/bench/Ruler.tsx': 'the size of a picture',
-  'shared/': 'how often is asked again, how shares are typed, parameters of drawings',
+  'common/': 'how often is asked again, how shares are typed, parameters of drawings',
   'features/bench/numbers.ts': 'how typed digits are read',
   'features/bench/NumberEntry.tsx': 'how long a line may be',
   'features/bench/undo.ts': 'how many steps are kept',
@@ -52,7 +52,11 @@ const enums = Object.entries(
 
 describe('rules of the job stand in Java', () => {
   it.each(files)('%s lists no codes', (name) => {
-    const lists = withoutComments(name).match(/\[[^[\]]*\]/g) ?? []
+    const code = withoutComments(name)
+    const lists = [
+      ...(code.match(/\[[^[\]]*\]/g) ?? []),
+      ...(code.match(/'[^'\n]+'(?:\s*\|\s*'[^'\n]+')+/g) ?? []), // a type of its own
+    ]
     const found = lists.flatMap((list) => {
       const texts = [...list.matchAll(/'([^'\n]+)'/g)].map((one) => one[1])
       return enums
@@ -83,7 +87,7 @@ describe('rules of the job stand in Java', () => {
       .filter((target) => target.startsWith('features/'))
       .filter((target) => !target.startsWith(`features/${feature}/`))
 
-    if (name !== 'App.tsx') expect(imported, 'what features lend each other lies in shared').toEqual([])
+    if (name !== 'App.tsx') expect(imported, 'what features lend each other lies in common').toEqual([])
     if (!name.startsWith('ui/')) expect(code).not.toContain("from 'radix-ui'")
   })
 

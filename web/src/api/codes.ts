@@ -22,7 +22,10 @@ import {
 
 type Schemas = components['schemas']
 
+export type DraftStart = Schemas['DraftStart']
+export type GateMark = Schemas['Mark']
 export type Hindrance = Schemas['Hindrance']
+export type Outcome = Schemas['Outcome']
 export type ReviewOutcome = Schemas['ReviewOutcome']
 export type LessonChoice = Schemas['LessonChoice']
 export type Trait = Schemas['Trait']

@@ -46,7 +46,7 @@ export class Problem extends Error {
 export class Away extends Error {
   /** @param said what the server, or what is before it, said of that */
   constructor(
-    said = 'The server cannot be reached. What you enter is kept here and sent as soon as it answers.',
+    said = 'The server cannot be reached. What you typed is still here; try again when it answers.',
   ) {
     super(said)
     this.name = 'Away'

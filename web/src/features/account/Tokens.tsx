@@ -16,13 +16,15 @@ export function Tokens() {
   const queries = useQueryClient()
   const tokens = useQuery(tokensQuery)
   const { surveys } = useSurvey()
-  const [secret, setSecret] = useState<string>()
+  const [made, setMade] = useState<Made>()
   const refresh = () => queries.invalidateQueries(tokensQuery)
   const takeBack = useMutation({
     mutationFn: async (tokenId: string) =>
       dataOf(await api.DELETE('/api/tokens/{tokenId}', { params: { path: { tokenId } } })),
+    onSuccess: (_, tokenId) => setMade((one) => (one?.id === tokenId ? undefined : one)),
     onSettled: refresh,
   })
+  const failed = takeBack.error ?? tokens.error
   return (
     <details className="rounded-plain border border-line px-3 py-1">
       <summary className="flex min-h-11 cursor-pointer items-center font-semibold">
@@ -32,11 +34,13 @@ export function Tokens() {
         A script of yours calls the API with a token instead of your passphrase. What it writes is yours. The
         API tells itself at <span className="figure">/api/docs</span>.
       </p>
-      {secret !== undefined && (
+      {made && (
         <Notice tone="plain">
-          Shown this once, so keep it now: <code className="figure block break-all select-all">{secret}</code>
+          Shown this once, so keep it now:{' '}
+          <code className="figure block break-all select-all">{made.secret}</code>
         </Notice>
       )}
+      {failed && <Notice tone="wrong">{wordsOf(failed)}</Notice>}
       <ul className="divide-y divide-line">
         {tokens.data?.map((token) => (
           <li key={token.id} className="flex flex-wrap items-center gap-x-3 py-1">
@@ -62,8 +66,8 @@ export function Tokens() {
       </ul>
       <NewToken
         surveys={surveys}
-        onMade={(made) => {
-          setSecret(made)
+        onMade={(one) => {
+          setMade(one)
           refresh()
         }}
       />
@@ -73,9 +77,11 @@ export function Tokens() {
 
 const READING = 'reading'
 
+type Made = { readonly id: string; readonly secret: string }
+
 type NewTokenProps = {
   readonly surveys: readonly { readonly id: string; readonly name: string }[]
-  readonly onMade: (secret: string) => void
+  readonly onMade: (made: Made) => void
 }
 
 function NewToken({ surveys, onMade }: NewTokenProps) {
@@ -93,7 +99,7 @@ function NewToken({ surveys, onMade }: NewTokenProps) {
     onSuccess: ({ secret }) => {
       setId(crypto.randomUUID())
       setName('')
-      onMade(secret)
+      onMade({ id, secret })
     },
   })
   const submit = (event: FormEvent) => {

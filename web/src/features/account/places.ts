@@ -5,7 +5,7 @@ import { groupsQuery } from '../../api/groups'
 import { sheetQuery } from '../../api/sheets'
 import { useSurvey } from '../../api/surveys'
 import type { Observer } from '../../api/types'
-import { benchQuery } from '../../shared/bench/queries'
+import { benchQuery } from '../../common/bench/queries'
 import type { Place } from '../../ui/Palette'
 import { chooseTheme, THEMES, theme } from '../../ui/theme'
 

@@ -1,5 +1,5 @@
 import type { Judgement, Sheet } from '../../api/types'
-import { taxonName } from '../../shared/bench/judgementWords'
+import { taxonName } from '../../common/bench/judgementWords'
 import { Term } from '../../ui/Term'
 import { percent } from '../../ui/words'
 

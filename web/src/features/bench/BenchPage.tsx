@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
 import { wordsOf } from '../../api/problem'
 import { sheetQuery } from '../../api/sheets'
-import { benchQuery } from '../../shared/bench/queries'
+import { benchQuery } from '../../common/bench/queries'
 import { Notice } from '../../ui/Notice'
 import { OpenBench } from './OpenBench'
 

@@ -1,6 +1,6 @@
 import type { Bench, Judgement, Sheet } from '../../api/types'
-import type { BeamView } from '../../shared/bench/beamView'
-import { checkName, taxonName } from '../../shared/bench/judgementWords'
+import type { BeamView } from '../../common/bench/beamView'
+import { checkName, taxonName } from '../../common/bench/judgementWords'
 import { OneOf } from '../../ui/OneOf'
 import { Term } from '../../ui/Term'
 import { points } from '../../ui/words'

@@ -1,6 +1,6 @@
 import type { Character } from '../../api/types'
-import { TRAITS } from '../../shared/bench/traits'
-import type { Manner } from '../../shared/bench/useManner'
+import { TRAITS } from '../../common/bench/traits'
+import type { Manner } from '../../common/bench/useManner'
 import { OneOf } from '../../ui/OneOf'
 
 type Props = {

@@ -1,5 +1,5 @@
 import type { Bench, Sheet, SuggestedCheck } from '../../api/types'
-import { checkName, whyNext } from '../../shared/bench/judgementWords'
+import { checkName, whyNext } from '../../common/bench/judgementWords'
 import { Button } from '../../ui/Button'
 import { Term } from '../../ui/Term'
 import { amid } from '../../ui/words'

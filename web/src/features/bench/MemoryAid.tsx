@@ -4,7 +4,7 @@ import { useKeptText } from '../../api/kept'
 import { limits } from '../../api/limits'
 import { wordsOf } from '../../api/problem'
 import type { Bench, Character, Sheet } from '../../api/types'
-import { benchQuery, sendMemoryAid } from '../../shared/bench/queries'
+import { benchQuery, sendMemoryAid } from '../../common/bench/queries'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 

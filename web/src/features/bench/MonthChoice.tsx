@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
 import { wordsOf } from '../../api/problem'
 import type { Bench } from '../../api/types'
-import { timesIn } from '../../shared/bench/judgementWords'
-import { outlookQuery } from '../../shared/bench/queries'
+import { timesIn } from '../../common/bench/judgementWords'
+import { outlookQuery } from '../../common/bench/queries'
 import { Notice } from '../../ui/Notice'
 import { monthAndYear } from '../../ui/words'
 

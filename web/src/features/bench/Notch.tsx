@@ -1,5 +1,5 @@
 import type { Bench } from '../../api/types'
-import { barWords } from '../../shared/bench/judgementWords'
+import { barWords } from '../../common/bench/judgementWords'
 import { Term } from '../../ui/Term'
 
 const WIDTH = 300

@@ -1,5 +1,5 @@
 import type { Bench, Sheet } from '../../api/types'
-import { decidingBalance, taxonName } from '../../shared/bench/judgementWords'
+import { decidingBalance, taxonName } from '../../common/bench/judgementWords'
 import { percent } from '../../ui/words'
 
 export type Part = 'path' | 'check' | 'call'

@@ -1,7 +1,7 @@
 import type { PointerEvent } from 'react'
 import type { Character, Sheet } from '../../api/types'
+import { meanOf, rounded, type Scale, scaleOf, shareOn, ticksOf } from '../../common/bench/rulerScale'
 import { markPath } from '../../draw/markPath'
-import { meanOf, rounded, type Scale, scaleOf, shareOn, ticksOf } from '../../shared/bench/rulerScale'
 import { usePhone } from '../../ui/useNarrow'
 import { measured } from '../../ui/words'
 

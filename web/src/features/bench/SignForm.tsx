@@ -1,9 +1,10 @@
 import { useEffect, useRef, useState } from 'react'
+import type { Outcome } from '../../api/codes'
 import { useKeptText } from '../../api/kept'
 import { limits } from '../../api/limits'
 import { wordsOf } from '../../api/problem'
 import type { Bench, Determination, Sheet as GroupSheet } from '../../api/types'
-import { checkName, decidingBalance, taxonName } from '../../shared/bench/judgementWords'
+import { checkName, decidingBalance, taxonName } from '../../common/bench/judgementWords'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { amid, points } from '../../ui/words'
@@ -11,8 +12,6 @@ import { Conditions } from './Conditions'
 import { MonthChoice } from './MonthChoice'
 import { keepReasons, reasonsOf } from './reasons'
 import { useSigning } from './useSigning'
-
-export type Outcome = 'taxon' | 'come-back' | 'laboratory' | 'group'
 
 type Props = {
   readonly bench: Bench
@@ -81,6 +80,7 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
               <input
                 className={FIELD}
                 value={reasons[id] ?? ''}
+                maxLength={limits.NewDetermination.reasons.longest}
                 onChange={(event) => giveReason(id, event.target.value)}
               />
             </label>

@@ -1,10 +1,11 @@
 import { PenLine } from 'lucide-react'
+import type { Outcome } from '../../api/codes'
 import type { Bench, Determination, Sheet as GroupSheet } from '../../api/types'
-import { decidingBalance, taxonName } from '../../shared/bench/judgementWords'
+import { decidingBalance, taxonName } from '../../common/bench/judgementWords'
 import { Button } from '../../ui/Button'
 import { Sheet } from '../../ui/Sheet'
 import { SignedNote } from './SignedNote'
-import { type Outcome, SignForm } from './SignForm'
+import { SignForm } from './SignForm'
 
 type Props = {
   readonly bench: Bench

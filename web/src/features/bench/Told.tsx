@@ -1,6 +1,6 @@
 import type { Bench } from '../../api/types'
-import { effectWords } from '../../shared/bench/judgementWords'
-import { outbox, type Unsent } from '../../shared/bench/outbox'
+import { effectWords } from '../../common/bench/judgementWords'
+import { outbox, type Unsent } from '../../common/bench/outbox'
 import type { Work } from './useWork'
 
 type Props = {

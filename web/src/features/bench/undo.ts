@@ -1,6 +1,7 @@
+import type { GateMark } from '../../api/codes'
 import { keep, readKept } from '../../api/kept'
 import type { NewReading } from '../../api/types'
-import type { Entered, Mark } from '../../shared/bench/outbox'
+import type { Entered } from '../../common/bench/outbox'
 
 const MOST_STEPS = 100
 
@@ -39,6 +40,6 @@ export function backToReading(character: string, before: NewReading | undefined)
 
 /** The entry that puts a gate item back to what was marked before, or to unmarked. */
 export function backToMark(item: string, before: boolean | undefined): Entered {
-  const mark: Mark = before === undefined ? 'taken-back' : before ? 'fits' : 'fails'
+  const mark: GateMark = before === undefined ? 'taken-back' : before ? 'fits' : 'fails'
   return { kind: 'mark', item, mark }
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { choiceOf, SCHOOLS, type School } from '../../api/codes'
 import type { Bench } from '../../api/types'
-import type { BeamView } from '../../shared/bench/beamView'
+import type { BeamView } from '../../common/bench/beamView'
 
 /** The sheet's own weights, then each school's. */
 export const WEIGHTS: readonly (School | undefined)[] = [undefined, ...SCHOOLS]

@@ -3,7 +3,7 @@ import { keep, readKept } from '../../api/kept'
 import { useObserver } from '../../api/observer'
 import { Problem } from '../../api/problem'
 import type { Bench, Determination, NewDetermination } from '../../api/types'
-import { benchQuery, sendDetermination } from '../../shared/bench/queries'
+import { benchQuery, sendDetermination } from '../../common/bench/queries'
 import { keepReasons } from './reasons'
 import { forgetUndo } from './undo'
 

@@ -1,8 +1,9 @@
 import { useCallback, useMemo, useState } from 'react'
+import type { GateMark } from '../../api/codes'
 import { useObserver } from '../../api/observer'
 import type { Bench, NewReading } from '../../api/types'
-import { type Entry, entriesOf, marksOf } from '../../shared/bench/entries'
-import { type Entered, type Mark, outbox, type Unsent, useUnsent } from '../../shared/bench/outbox'
+import { type Entry, entriesOf, marksOf } from '../../common/bench/entries'
+import { type Entered, outbox, type Unsent, useUnsent } from '../../common/bench/outbox'
 import { forgetReason } from './reasons'
 import { backToMark, backToReading, popUndo, rememberUndo } from './undo'
 
@@ -12,7 +13,7 @@ export type Work = {
   readonly marks: ReadonlyMap<string, boolean>
   readonly unsent: readonly Unsent[]
   readonly record: (reading: NewReading) => void
-  readonly mark: (item: string, mark: Mark) => void
+  readonly mark: (item: string, mark: GateMark) => void
   readonly acknowledge: () => void
   /** Takes the last entry back, or says why there is none to take back. */
   readonly undo: () => void

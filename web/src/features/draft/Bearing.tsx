@@ -1,5 +1,5 @@
 import { STAGES } from '../../api/codes'
-import type { Multipliers } from '../../shared/draft/sheetFile'
+import type { Multipliers } from '../../common/draft/sheetFile'
 import { Factors } from './Factors'
 
 const WIDTH = 240

@@ -1,5 +1,5 @@
 import { CAUTION_TOPICS, choiceOf } from '../../api/codes'
-import { replaced } from '../../shared/draft/sheetFile'
+import { replaced } from '../../common/draft/sheetFile'
 import { Choice } from '../../ui/Choice'
 import { TextArea } from '../../ui/TextArea'
 import { Another } from './Another'

@@ -10,7 +10,7 @@ import {
   SENSES,
   STAGES,
 } from '../../api/codes'
-import type { CharacterFile } from '../../shared/draft/sheetFile'
+import type { CharacterFile } from '../../common/draft/sheetFile'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { TextArea } from '../../ui/TextArea'

@@ -10,7 +10,7 @@ import {
   rulerOf,
   sharesOf,
   type TaxonFile,
-} from '../../shared/draft/sheetFile'
+} from '../../common/draft/sheetFile'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'

@@ -1,4 +1,4 @@
-import { type CharacterFile, idOf, profileOf, type StateFile, sharesOf } from '../../shared/draft/sheetFile'
+import { type CharacterFile, idOf, profileOf, type StateFile, sharesOf } from '../../common/draft/sheetFile'
 import { Field } from '../../ui/Field'
 import { Another } from './Another'
 import { DrawHint } from './DrawHint'

@@ -1,7 +1,7 @@
 import { type ReactNode, useId, useState } from 'react'
+import type { DrawFile } from '../../common/draft/sheetFile'
 import { drawnWith } from '../../draw/draw'
 import type { Allowed } from '../../draw/parameters'
-import type { DrawFile } from '../../shared/draft/sheetFile'
 import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
 import { Sheet } from '../../ui/Sheet'

@@ -1,4 +1,4 @@
-import type { Multipliers } from '../../shared/draft/sheetFile'
+import type { Multipliers } from '../../common/draft/sheetFile'
 import { Slider } from '../../ui/radix'
 import { NumberBox } from './RangeRuler'
 

@@ -1,4 +1,4 @@
-import { type FunctionFile, hasStates, idOf, replaced, type SheetFile } from '../../shared/draft/sheetFile'
+import { type FunctionFile, hasStates, idOf, replaced, type SheetFile } from '../../common/draft/sheetFile'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { TextArea } from '../../ui/TextArea'

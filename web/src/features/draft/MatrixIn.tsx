@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import type { Draft } from '../../api/types'
-import { sendMatrix } from '../../shared/draft/queries'
-import { Refused } from '../../shared/draft/Refused'
+import { sendMatrix } from '../../common/draft/queries'
+import { Refused } from '../../common/draft/Refused'
 
 /** Takes the figures of a table over that somebody worked on elsewhere. */
 export function MatrixIn({

@@ -1,4 +1,4 @@
-import { idOf, newCharacter } from '../../shared/draft/sheetFile'
+import { idOf, newCharacter } from '../../common/draft/sheetFile'
 import { Choice } from '../../ui/Choice'
 import { counted } from '../../ui/words'
 import { Another } from './Another'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { rounded } from '../../shared/bench/rulerScale'
+import { rounded } from '../../common/bench/rulerScale'
 import { Slider } from '../../ui/radix'
 
 const LIMITS = ['rarely low', 'usually low', 'usually high', 'rarely high'] as const

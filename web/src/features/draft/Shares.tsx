@@ -1,5 +1,5 @@
 import { useId } from 'react'
-import { addingUp, leftOver, type StateFile, withShare } from '../../shared/draft/sheetFile'
+import { addingUp, leftOver, type StateFile, withShare } from '../../common/draft/sheetFile'
 import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
 import { Slider } from '../../ui/radix'

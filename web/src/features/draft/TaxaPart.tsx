@@ -1,5 +1,5 @@
 import { HABITATS } from '../../api/codes'
-import { type CharacterFile, idOf, type SheetFile, type TaxonFile } from '../../shared/draft/sheetFile'
+import { type CharacterFile, idOf, type SheetFile, type TaxonFile } from '../../common/draft/sheetFile'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { Mark } from '../../ui/Mark'

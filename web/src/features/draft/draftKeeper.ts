@@ -1,7 +1,7 @@
 import { keep, readKept } from '../../api/kept'
 import { Away, Problem, wordsOf } from '../../api/problem'
 import type { Draft } from '../../api/types'
-import type { SheetFile } from '../../shared/draft/sheetFile'
+import type { SheetFile } from '../../common/draft/sheetFile'
 
 /** What is known of a draft in this browser. */
 export type Kept = {

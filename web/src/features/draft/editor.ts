@@ -1,6 +1,6 @@
 import { createContext, use } from 'react'
 import type { Refusal } from '../../api/problem'
-import type { SheetFile } from '../../shared/draft/sheetFile'
+import type { SheetFile } from '../../common/draft/sheetFile'
 
 /** What the parts of the editor share. */
 export type Editor = {

@@ -5,7 +5,7 @@ import {
   type SheetFile,
   type StateFile,
   type TaxonFile,
-} from '../../shared/draft/sheetFile'
+} from '../../common/draft/sheetFile'
 
 /**
  * Ids follow the names until they are saved: others may know a saved one. An id that is not what its name gives was chosen,

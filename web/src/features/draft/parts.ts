@@ -1,4 +1,4 @@
-import type { SheetFile } from '../../shared/draft/sheetFile'
+import type { SheetFile } from '../../common/draft/sheetFile'
 
 /** A part of the editor; a number is a character's place. */
 export type Part = 'about' | 'taxa' | 'gate' | 'cautions' | 'functions' | 'effects' | number

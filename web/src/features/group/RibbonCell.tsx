@@ -1,5 +1,5 @@
 import type { Character } from '../../api/types'
-import { scaleOf, shareOn, valueOn } from '../../shared/bench/rulerScale'
+import { scaleOf, shareOn, valueOn } from '../../common/bench/rulerScale'
 import { Drawing } from '../../ui/Drawing'
 
 const WIDTH = 200

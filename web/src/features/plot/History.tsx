@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { wordsOf } from '../../api/problem'
 import type { AuditEntry } from '../../api/types'
-import { historyQuery } from '../../shared/plot/queries'
+import { historyQuery } from '../../common/plot/queries'
 import { Notice } from '../../ui/Notice'
 import { dayAndTime } from '../../ui/words'
 

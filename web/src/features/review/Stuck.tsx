@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { wordsOf } from '../../api/problem'
 import type { ReviewCase } from '../../api/types'
-import { caseQuery, sendDecision } from '../../shared/review/queries'
+import { caseQuery, sendDecision } from '../../common/review/queries'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 

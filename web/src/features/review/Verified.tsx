@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { BadgeCheck } from 'lucide-react'
 import { wordsOf } from '../../api/problem'
 import type { ReviewCase } from '../../api/types'
-import { caseQuery, sendVerification } from '../../shared/review/queries'
+import { caseQuery, sendVerification } from '../../common/review/queries'
 import { Button } from '../../ui/Button'
 
 /** Whether what stands is marked as the truth, that calls are held against; a lead marks it. */

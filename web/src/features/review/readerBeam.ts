@@ -1,5 +1,5 @@
 import type { Determination } from '../../api/types'
-import type { BeamView } from '../../shared/bench/beamView'
+import type { BeamView } from '../../common/bench/beamView'
 
 /** What of a beam its picture needs. */
 export type PicturedBeam = Pick<BeamView, 'view' | 'against'>

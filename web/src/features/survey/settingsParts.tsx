@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { choiceOf, SCHOOLS, TIERS } from '../../api/codes'
 import { peopleQuery } from '../../api/people'
+import { wordsOf } from '../../api/problem'
 import type { Group, SurveySettings } from '../../api/types'
 import { Field } from '../../ui/Field'
 import { OneOf } from '../../ui/OneOf'
@@ -172,6 +173,7 @@ function useThresholdWords({ wrongYes, wrongNo }: SurveySettings): string {
     enabled: costs !== false,
   })
   if (!costs) return 'more than nothing'
+  if (threshold.isError) return wordsOf(threshold.error)
   if (!threshold.data) return '…'
   return `sign at ${(100 * threshold.data.share).toFixed(1)} %, never below what a record or control asks`
 }

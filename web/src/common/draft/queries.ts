@@ -1,6 +1,6 @@
 import { type QueryClient, queryOptions } from '@tanstack/react-query'
 import { api, dataOf } from '../../api/client'
-import type { LifeStage, ProposalKind } from '../../api/codes'
+import type { DraftStart, LifeStage, ProposalKind } from '../../api/codes'
 import { Away, failure } from '../../api/problem'
 import type { Draft, Effects } from '../../api/types'
 import type { SheetFile } from './sheetFile'
@@ -46,7 +46,7 @@ export async function draftEnded(client: QueryClient, draftId: string): Promise<
 
 /** Begins a draft; the answer is the one that is there in the end. */
 export async function begin(body: {
-  readonly from: 'change' | 'copy' | 'region' | 'scratch'
+  readonly from: DraftStart
   readonly versionId?: string
   readonly groupId?: string
   readonly title?: string

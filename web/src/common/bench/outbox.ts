@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from 'react'
+import type { GateMark } from '../../api/codes'
 import { Away, Problem, wordsOf } from '../../api/problem'
 import type { NewReading } from '../../api/types'
 import { has, onElsewhere, put, readAll, remove } from './outboxStore'
@@ -6,10 +7,8 @@ import { has, onElsewhere, put, readAll, remove } from './outboxStore'
 /** What an observer enters on a tree: a reading, a mark of the gate, or that a caution was read. */
 export type Entered =
   | { readonly kind: 'reading'; readonly reading: NewReading }
-  | { readonly kind: 'mark'; readonly item: string; readonly mark: Mark }
+  | { readonly kind: 'mark'; readonly item: string; readonly mark: GateMark }
   | { readonly kind: 'caution' }
-
-export type Mark = 'fits' | 'fails' | 'taken-back'
 
 /** Something entered that is on its way to the server. */
 export type Unsent = {
