@@ -3,6 +3,7 @@ package org.goldthistle;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -42,7 +43,7 @@ class EveryProblemIsMetTest {
         try {
             return Files.readString(source);
         } catch (IOException unreadable) {
-            throw new java.io.UncheckedIOException(unreadable);
+            throw new UncheckedIOException(unreadable);
         }
     }
 }

@@ -11,7 +11,9 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.SortedMap;
@@ -119,14 +121,14 @@ final class Examples {
                         .properties()
                         .forEach(method -> all.add(new Operation(
                                 method.getValue().path("operationId").asText(),
-                                method.getKey().toUpperCase(java.util.Locale.ROOT),
+                                method.getKey().toUpperCase(Locale.ROOT),
                                 pattern)));
             }
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
         }
         // an address without a variable goes before one that would take its last word for an id
-        all.sort(java.util.Comparator.comparing(one -> one.path().pattern().contains("[^/]+")));
+        all.sort(Comparator.comparing(one -> one.path().pattern().contains("[^/]+")));
         return all;
     }
 

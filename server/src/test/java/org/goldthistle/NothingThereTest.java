@@ -1,5 +1,6 @@
 package org.goldthistle;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -48,11 +49,11 @@ class NothingThereTest extends ServerTest {
         UUID bearer = UUID.randomUUID();
         plant(siskin, plot, bearer, "birches");
         String trees = surveyPath() + "/plots/" + plot + "/trees/";
-        Map<String, Object> stem = new java.util.HashMap<>(stemBody(8, "birches"));
+        Map<String, Object> stem = new HashMap<>(stemBody(8, "birches"));
         stem.put("cloneOf", bearer);
         siskin.put(trees + UUID.randomUUID(), stem).expect(200);
         UUID plain = UUID.randomUUID();
-        Map<String, Object> oak = new java.util.HashMap<>(stemBody(9, "birches"));
+        Map<String, Object> oak = new HashMap<>(stemBody(9, "birches"));
         oak.remove("groupId");
         oak.put("plainTaxon", "Quercus robur");
         siskin.put(trees + plain, oak).expect(200);

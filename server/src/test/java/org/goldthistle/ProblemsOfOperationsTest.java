@@ -16,6 +16,7 @@ import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashSet;
+import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
@@ -88,7 +89,7 @@ class ProblemsOfOperationsTest {
         return codes;
     }
 
-    private static java.util.Optional<String> codeOf(String constant) {
+    private static Optional<String> codeOf(String constant) {
         return Stream.of(ProblemType.values())
                 .filter(one -> one.name().equals(constant))
                 .map(Coded::code)

@@ -129,6 +129,11 @@ public abstract class ServerTest {
 
     /** A signature that names no taxon: group or laboratory. */
     protected static Map<String, Object> signature(String outcome) {
+        return signature(outcome, List.of());
+    }
+
+    /** The same, having seen these readings counted. */
+    protected static Map<String, Object> signature(String outcome, List<String> readingIds) {
         return Map.of(
                 "outcome",
                 outcome,
@@ -141,7 +146,7 @@ public abstract class ServerTest {
                 "voucher",
                 "",
                 "readingIds",
-                List.of());
+                readingIds);
     }
 
     /** A tree of a group in a plot of its own, in the survey that all observers share. */

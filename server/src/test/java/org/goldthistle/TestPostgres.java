@@ -58,6 +58,12 @@ final class TestPostgres {
                     .filter(line -> line.contains("="))
                     .forEach(line ->
                             told.put(line.substring(0, line.indexOf('=')), line.substring(line.indexOf('=') + 1)));
+            if (starting.waitFor() != 0) {
+                throw new IllegalStateException("./goldthistle test-database failed; what it said stands above");
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(stopped);
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
         }

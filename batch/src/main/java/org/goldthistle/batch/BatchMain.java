@@ -1,5 +1,7 @@
 package org.goldthistle.batch;
 
+import java.io.IOException;
+import java.io.OutputStreamWriter;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import org.goldthistle.core.Refusal;
@@ -17,8 +19,8 @@ public final class BatchMain {
 
     /** Runs one command and ends with its exit code: 0 well, 1 something broke, 2 wrong usage. */
     public static void main(String[] arguments) {
-        PrintWriter out = new PrintWriter(new java.io.OutputStreamWriter(System.out, StandardCharsets.UTF_8), false);
-        PrintWriter err = new PrintWriter(new java.io.OutputStreamWriter(System.err, StandardCharsets.UTF_8), true);
+        PrintWriter out = new PrintWriter(new OutputStreamWriter(System.out, StandardCharsets.UTF_8), false);
+        PrintWriter err = new PrintWriter(new OutputStreamWriter(System.err, StandardCharsets.UTF_8), true);
         int code = run(out, err, arguments);
         out.flush();
         System.exit(code);
@@ -39,7 +41,7 @@ public final class BatchMain {
             }
             return 1;
         }
-        if (failure instanceof java.io.IOException) {
+        if (failure instanceof IOException) {
             err.println(failure.getMessage());
             return 1;
         }

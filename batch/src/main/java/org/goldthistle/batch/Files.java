@@ -4,6 +4,7 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.Reader;
+import java.io.StringWriter;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -36,7 +37,7 @@ final class Files {
     /** The whole text of a file. */
     static String text(String file) throws IOException {
         try (Reader reader = open(file)) {
-            var text = new java.io.StringWriter();
+            var text = new StringWriter();
             reader.transferTo(text);
             return text.toString();
         }

@@ -1,6 +1,7 @@
 package org.goldthistle.batch;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -240,7 +241,7 @@ class BatchMainTest {
         for (JsonNode share : september.at("/confusion/pendula")) {
             row += share.asDouble();
         }
-        assertThat(row).isEqualTo(1, org.assertj.core.api.Assertions.within(1e-12));
+        assertThat(row).isEqualTo(1, within(1e-12));
         assertThat(run("separability", sheet).out()).contains("month 9", "unsettled");
     }
 
@@ -249,7 +250,7 @@ class BatchMainTest {
     }
 
     private static org.assertj.core.data.Offset<Double> within() {
-        return org.assertj.core.api.Assertions.within(1e-9);
+        return within(1e-9);
     }
 
     private static List<String> fieldNames(JsonNode node) {

@@ -16,7 +16,6 @@ import org.goldthistle.core.reading.GateMark;
 import org.goldthistle.core.reading.Observation;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.Faculty;
-import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.sheet.School;
 import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
@@ -102,15 +101,12 @@ public record CallInHand(
     /** What the evidence amounts to, beside what is on record. */
     public Assessment assessment(CallRecord onRecord) {
         return Assessment.of(
-                sheet.model(),
-                evidence(),
-                new Terms(tier, school(), rules.woundingAllowed() ? Harm.WOUND : Harm.SAMPLE, costs(rules)),
-                onRecord);
+                sheet.model(), evidence(), new Terms(tier, school(), rules.mostHarm(), costs(rules)), onRecord);
     }
 
     /** Whether the survey lets a character be read on this tree: not where that wounds and wounding is not allowed. */
     public boolean mayBeRead(DiagnosticCharacter character) {
-        return character.effort().harm() != Harm.WOUND || rules.woundingAllowed();
+        return character.effort().harm().isWithin(rules.mostHarm());
     }
 
     /** In which months it could be settled, by what is read so far; the same readings always give the same. */

@@ -12,7 +12,7 @@ public enum CallRefusal implements Coded {
     NO_SUCH_MARK("no-such-mark"),
     /** A call cannot be for that. */
     NO_SUCH_TIER("no-such-tier"),
-    /** That cannot be signed. */
+    /** It is no way to sign, or to decide. */
     NO_SUCH_OUTCOME("no-such-outcome"),
     /** The sheet has no such taxon. */
     NO_SUCH_TAXON("no-such-taxon"),

@@ -9,29 +9,22 @@ public final class CallRefusedException extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
     private final CallRefusal type;
-    private final boolean changedSince;
     private final transient List<Refusal> refusals;
 
-    private CallRefusedException(CallRefusal type, boolean changedSince, String message, List<Refusal> refusals) {
+    private CallRefusedException(CallRefusal type, String message, List<Refusal> refusals) {
         super(message);
         this.type = type;
-        this.changedSince = changedSince;
         this.refusals = List.copyOf(refusals);
     }
 
-    /** What was sent does not fit. */
+    /** What was sent does not fit, or not any more. */
     public static CallRefusedException unfit(CallRefusal type, String message) {
         return unfit(type, message, List.of());
     }
 
     /** What was sent does not fit, in each of these ways. */
     public static CallRefusedException unfit(CallRefusal type, String message, List<Refusal> refusals) {
-        return new CallRefusedException(type, false, message, refusals);
-    }
-
-    /** What was sent would fit, had the call not changed since. */
-    static CallRefusedException changed(CallRefusal type, String message) {
-        return new CallRefusedException(type, true, message, List.of());
+        return new CallRefusedException(type, message, refusals);
     }
 
     /** Runs a check that refuses; its refusals stand under a type. */
@@ -47,14 +40,9 @@ public final class CallRefusedException extends RuntimeException {
         }
     }
 
-    /** A word that stands for this kind of refusal for ever. */
+    /** What kind of refusal it is. */
     public CallRefusal type() {
         return type;
-    }
-
-    /** Whether only a change that came in between stands against it. */
-    public boolean isChangedSince() {
-        return changedSince;
     }
 
     /** Everything that is wrong with what was sent; may be empty. */

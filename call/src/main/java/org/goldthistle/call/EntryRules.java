@@ -58,7 +58,7 @@ public final class EntryRules {
         if (!wounds || reading.notSeen() || reading.takesBack()) {
             return;
         }
-        if (!rules.woundingAllowed()) {
+        if (!Harm.WOUND.isWithin(rules.mostHarm())) {
             throw CallRefusedException.unfit(
                     CallRefusal.WOUNDING_OFF,
                     "This check wounds the tree, and this survey does not allow that. It was not stored; your other"

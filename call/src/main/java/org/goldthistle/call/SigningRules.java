@@ -51,7 +51,7 @@ public final class SigningRules {
                 .filter(entry -> !call.isToBeLookedForAgain(entry)) // which the Bench does not show as read
                 .forEach(entry -> counting.add(entry.id()));
         if (!counting.equals(new HashSet<>(signed.readingIds()))) {
-            throw CallRefusedException.changed(
+            throw CallRefusedException.unfit(
                     CallRefusal.READINGS_CHANGED,
                     "The readings of this tree have changed since you last saw them, perhaps on another device."
                             + " Nothing was signed and all readings are kept. Look at the call again, then sign.");

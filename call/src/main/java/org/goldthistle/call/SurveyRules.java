@@ -2,6 +2,7 @@ package org.goldthistle.call;
 
 import jakarta.annotation.Nullable;
 import java.util.Map;
+import org.goldthistle.core.sheet.Harm;
 
 /**
  * What a survey allows and asks of its calls; words are the codes of a group sheet.
@@ -24,6 +25,11 @@ public record SurveyRules(
         boolean controlUsed,
         boolean laboratoryUsed,
         Map<String, Map<String, Integer>> records) {
+
+    /** The worst that may be done to a tree. */
+    public Harm mostHarm() {
+        return Harm.worst(woundingAllowed);
+    }
 
     /** Verified trees of a group by taxon. */
     public Map<String, Integer> recordsOf(String groupId) {

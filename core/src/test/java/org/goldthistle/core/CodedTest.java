@@ -1,6 +1,7 @@
 package org.goldthistle.core;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.catchThrowable;
 
 import org.goldthistle.core.sheet.Harm;
 import org.junit.jupiter.api.Test;
@@ -37,7 +38,7 @@ class CodedTest {
         refusals.addAll("inner", RefusedException.of("key", "1", "2"));
 
         assertThat(refusals.isEmpty()).isFalse();
-        assertThat(org.assertj.core.api.Assertions.catchThrowable(refusals::throwIfAny))
+        assertThat(catchThrowable(refusals::throwIfAny))
                 .hasMessage("text: found \"words\", expected others; inner.key: found 1, expected 2");
     }
 }

@@ -34,6 +34,7 @@ import org.goldthistle.core.sheet.Range;
 import org.goldthistle.core.sheet.RangeProfile;
 import org.goldthistle.core.sheet.Rank;
 import org.goldthistle.core.sheet.Replication;
+import org.goldthistle.core.sheet.Scale;
 import org.goldthistle.core.sheet.Sense;
 import org.goldthistle.core.sheet.Standing;
 import org.goldthistle.core.sheet.State;
@@ -169,7 +170,7 @@ public final class Sheets {
         private final String id;
         private Organ organ = Organ.LEAF;
         private Zone zone = Zone.HAND;
-        private org.goldthistle.core.sheet.Scale scale;
+        private Scale scale;
         private final Map<String, Profile> profiles = new LinkedHashMap<>();
         private Trust trust = new Trust(1, Map.of(), ALL_YEAR, Map.of(), Map.of(), Map.of());
         private Bearing bearing = Bearing.ALWAYS;

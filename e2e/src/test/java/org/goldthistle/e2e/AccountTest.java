@@ -72,4 +72,27 @@ class AccountTest extends BrowserTest {
         row.getByText("Take back").click();
         assertThat(row).isHidden();
     }
+
+    @Test
+    void a_secret_goes_with_its_token_and_a_token_that_could_not_be_taken_back_stays_and_says_so() {
+        Page siskin = signedInByTouch("Siskin");
+        siskin.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Siskin"))
+                .click();
+        siskin.getByText("Tokens for scripts").click();
+        siskin.getByLabel("Name").fill("calipers");
+        siskin.getByText("Make a token").click();
+        Locator row = siskin.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("calipers"));
+        Locator shown = siskin.getByText("Shown this once");
+        assertThat(shown).isVisible();
+
+        siskin.context().setOffline(true);
+        row.getByText("Take back").click();
+        assertThat(siskin.getByText("The server cannot be reached")).isVisible();
+        assertThat(row).isVisible();
+        siskin.context().setOffline(false);
+        row.getByText("Take back").click();
+
+        assertThat(row).isHidden();
+        assertThat(shown).isHidden();
+    }
 }

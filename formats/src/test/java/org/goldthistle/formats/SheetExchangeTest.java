@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,6 +19,7 @@ import org.goldthistle.core.key.WhichGroup;
 import org.goldthistle.core.region.RegionOverlay;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.Profile;
 import org.goldthistle.core.sheet.Trait;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
@@ -56,7 +58,7 @@ class SheetExchangeTest {
 
     /** The character with the profile of its first taxon for every taxon that has one. */
     private static DiagnosticCharacter first(DiagnosticCharacter character) {
-        Map<String, org.goldthistle.core.sheet.Profile> alike = new java.util.LinkedHashMap<>();
+        Map<String, Profile> alike = new LinkedHashMap<>();
         var one = character.profiles().values().iterator().next();
         character.profiles().keySet().forEach(taxon -> alike.put(taxon, one));
         return character.withProfiles(alike);

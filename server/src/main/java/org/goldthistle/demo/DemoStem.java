@@ -1,6 +1,7 @@
 package org.goldthistle.demo;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -49,7 +50,7 @@ record DemoStem(
         for (int i = 0; i < plot.plain(); i++) {
             kinds.add(null);
         }
-        java.util.Collections.shuffle(kinds, random);
+        Collections.shuffle(kinds, random);
         List<double[]> places = places(kinds.size(), random);
         List<DemoStem> stems = new ArrayList<>();
         for (int i = 0; i < kinds.size(); i++) {

@@ -3,6 +3,7 @@ package org.goldthistle.draft;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -123,7 +124,7 @@ class Effects {
             int done = counts.values().stream().mapToInt(Integer::intValue).sum();
             tell.accept(new EffectsDto(done, total, null, null));
         });
-        Map<String, Integer> byCode = new java.util.LinkedHashMap<>();
+        Map<String, Integer> byCode = new LinkedHashMap<>();
         for (Kind effect : Kind.values()) {
             byCode.put(effect.code(), counts.getOrDefault(effect, 0));
         }

@@ -44,7 +44,7 @@ class Seasons {
 
     /** The same, reckoned whether it was before or not. */
     static Season reckoned(StoredSheet sheet, LifeStage stage, Optional<School> school, boolean wounding) {
-        Harm worst = wounding ? Harm.WOUND : Harm.SAMPLE;
+        Harm worst = Harm.worst(wounding);
         var separability = Separability.of(
                 sheet.model(),
                 stage,

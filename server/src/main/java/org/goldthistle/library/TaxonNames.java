@@ -7,6 +7,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -40,7 +41,7 @@ class TaxonNames {
 
     private static Map<String, String> read(ObjectMapper json) {
         try (InputStream file = TaxonNames.class.getResourceAsStream(OTHERS)) {
-            return json.readValue(file, new TypeReference<java.util.TreeMap<String, String>>() {});
+            return json.readValue(file, new TypeReference<TreeMap<String, String>>() {});
         } catch (IOException broken) {
             throw new UncheckedIOException("the list of other taxa ships with the application", broken);
         }

@@ -1,6 +1,7 @@
 package org.goldthistle.platform;
 
 import java.io.IOException;
+import java.time.Duration;
 import java.util.List;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.Resource;
@@ -29,9 +30,8 @@ class FrontEndPages implements WebMvcConfigurer {
         // names of built files hold a print of their content, so they never change
         registry.addResourceHandler("/assets/**")
                 .addResourceLocations(STATIC + "assets/")
-                .setCacheControl(CacheControl.maxAge(java.time.Duration.ofDays(365))
-                        .cachePublic()
-                        .immutable());
+                .setCacheControl(
+                        CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
         registry.addResourceHandler("/**")
                 .addResourceLocations(STATIC)
                 .setCacheControl(CacheControl.noCache())

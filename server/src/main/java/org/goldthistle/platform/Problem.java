@@ -4,6 +4,7 @@ import java.net.URI;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.goldthistle.call.CallRefusedException;
 import org.goldthistle.core.Refusal;
 import org.goldthistle.core.RefusedException;
 import org.springframework.http.HttpStatus;
@@ -79,6 +80,13 @@ public final class Problem extends RuntimeException {
     /** 422 with every place that breaks a rule. */
     public static Problem unfit(ProblemType type, String detail, List<Refusal> refusals) {
         return new Problem(HttpStatus.UNPROCESSABLE_ENTITY, type, detail, refusals);
+    }
+
+    /** What a call refuses, under the status of its kind. */
+    static Problem ofCall(CallRefusedException refused) {
+        ProblemType type = ProblemType.of(refused.type());
+        HttpStatus status = type.statuses().iterator().next(); // a call's refusal has one
+        return new Problem(status, type, refused.getMessage(), refused.refusals());
     }
 
     /** 401: sign in first. */

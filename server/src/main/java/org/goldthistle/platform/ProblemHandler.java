@@ -40,10 +40,7 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
     /** What a call refuses says itself what was kept. */
     @ExceptionHandler(CallRefusedException.class)
     ProblemDetail callRefused(CallRefusedException refused) {
-        return (refused.isChangedSince()
-                        ? Problem.conflict(ProblemType.of(refused.type()), refused.getMessage())
-                        : Problem.unfit(ProblemType.of(refused.type()), refused.getMessage(), refused.refusals()))
-                .toDetail();
+        return Problem.ofCall(refused).toDetail();
     }
 
     /** What the rules of the job refuse and nobody told in other words. */

@@ -1,6 +1,7 @@
 package org.goldthistle.platform;
 
 import java.net.URI;
+import java.util.Arrays;
 import java.util.Set;
 import org.goldthistle.call.CallRefusal;
 import org.goldthistle.core.Coded;
@@ -22,12 +23,10 @@ public enum ProblemType implements Coded {
     CALL_SIGN_TAKEN("call-sign-taken", HttpStatus.CONFLICT),
     /** Somebody else reads the case. */
     CASE_TAKEN("case-taken", HttpStatus.CONFLICT),
-    /** The check wounds the tree, and the caution was not read. */
-    CAUTION_UNREAD("caution-unread", HttpStatus.UNPROCESSABLE_ENTITY),
+    CAUTION_UNREAD(CallRefusal.CAUTION_UNREAD, HttpStatus.UNPROCESSABLE_ENTITY),
     /** A text holds a sign that no text has. */
     CONTROL_CHARACTER("control-character", HttpStatus.BAD_REQUEST),
-    /** The survey plans no control. */
-    CONTROL_UNUSED("control-unused", HttpStatus.UNPROCESSABLE_ENTITY),
+    CONTROL_UNUSED(CallRefusal.CONTROL_UNUSED, HttpStatus.UNPROCESSABLE_ENTITY),
     /** The database does not answer. */
     DATABASE_AWAY("database-away", HttpStatus.SERVICE_UNAVAILABLE),
     /** The disk of the database is full. */
@@ -50,8 +49,7 @@ public enum ProblemType implements Coded {
     INCOMPLETE("incomplete", HttpStatus.BAD_REQUEST, HttpStatus.UNPROCESSABLE_ENTITY),
     /** The file is stored already. */
     IS_STORED("is-stored", HttpStatus.CONFLICT),
-    /** The survey sends no samples to a laboratory. */
-    LABORATORY_UNUSED("laboratory-unused", HttpStatus.UNPROCESSABLE_ENTITY),
+    LABORATORY_UNUSED(CallRefusal.LABORATORY_UNUSED, HttpStatus.UNPROCESSABLE_ENTITY),
     /** The last lead stays a lead. */
     LAST_LEAD("last-lead", HttpStatus.UNPROCESSABLE_ENTITY),
     /** Too many passphrases were wrong; it opens again by itself. */
@@ -92,14 +90,12 @@ public enum ProblemType implements Coded {
     NO_SUCH_INVITATION("no-such-invitation", HttpStatus.NOT_FOUND),
     /** There is no such first look, or it was given twice. */
     NO_SUCH_LOOK("no-such-look", HttpStatus.UNPROCESSABLE_ENTITY),
-    /** A gate item cannot be marked so. */
-    NO_SUCH_MARK("no-such-mark", HttpStatus.UNPROCESSABLE_ENTITY),
+    NO_SUCH_MARK(CallRefusal.NO_SUCH_MARK, HttpStatus.UNPROCESSABLE_ENTITY),
     /** A month is one from 1 to 12. */
     NO_SUCH_MONTH("no-such-month", HttpStatus.UNPROCESSABLE_ENTITY),
     /** There is no such observer. */
     NO_SUCH_OBSERVER("no-such-observer", HttpStatus.NOT_FOUND),
-    /** It is no way to sign, or to decide. */
-    NO_SUCH_OUTCOME("no-such-outcome", HttpStatus.UNPROCESSABLE_ENTITY),
+    NO_SUCH_OUTCOME(CallRefusal.NO_SUCH_OUTCOME, HttpStatus.UNPROCESSABLE_ENTITY),
     /** The tree has no such photo that this observer may see. */
     NO_SUCH_PHOTO("no-such-photo", HttpStatus.NOT_FOUND),
     /** The survey has no such plot. */
@@ -116,10 +112,8 @@ public enum ProblemType implements Coded {
     NO_SUCH_SURVEY("no-such-survey", HttpStatus.NOT_FOUND),
     /** Two or more taxa of the sheet are asked for. */
     NO_SUCH_TAXA("no-such-taxa", HttpStatus.UNPROCESSABLE_ENTITY),
-    /** The sheet has no such taxon. */
-    NO_SUCH_TAXON("no-such-taxon", HttpStatus.UNPROCESSABLE_ENTITY),
-    /** A call cannot be for that. */
-    NO_SUCH_TIER("no-such-tier", HttpStatus.UNPROCESSABLE_ENTITY),
+    NO_SUCH_TAXON(CallRefusal.NO_SUCH_TAXON, HttpStatus.UNPROCESSABLE_ENTITY),
+    NO_SUCH_TIER(CallRefusal.NO_SUCH_TIER, HttpStatus.UNPROCESSABLE_ENTITY),
     /** The survey has no such tree. */
     NO_SUCH_TREE("no-such-tree", HttpStatus.NOT_FOUND),
     /** The column cannot be in that unit. */
@@ -138,8 +132,7 @@ public enum ProblemType implements Coded {
     NOT_PROPOSED("not-proposed", HttpStatus.CONFLICT),
     /** The case is not settled. */
     NOT_SETTLED("not-settled", HttpStatus.CONFLICT),
-    /** The evidence does not carry it, or something that the tier asks for is missing. */
-    NOT_SIGNABLE("not-signable", HttpStatus.UNPROCESSABLE_ENTITY),
+    NOT_SIGNABLE(CallRefusal.NOT_SIGNABLE, HttpStatus.UNPROCESSABLE_ENTITY),
     /** Nobody is signed in, or the session has ended. */
     NOT_SIGNED_IN("not-signed-in", HttpStatus.UNAUTHORIZED),
     /** The file was not stored. */
@@ -172,10 +165,8 @@ public enum ProblemType implements Coded {
     PLOT_UNFINISHED("plot-unfinished", HttpStatus.UNPROCESSABLE_ENTITY),
     /** What others made of the tree is kept until it is read. */
     READ_FIRST("read-first", HttpStatus.FORBIDDEN),
-    /** The readings changed since they were last seen. */
-    READINGS_CHANGED("readings-changed", HttpStatus.CONFLICT),
-    /** A reason was written for what is not read. */
-    REASON_WITHOUT_READING("reason-without-reading", HttpStatus.UNPROCESSABLE_ENTITY),
+    READINGS_CHANGED(CallRefusal.READINGS_CHANGED, HttpStatus.CONFLICT),
+    REASON_WITHOUT_READING(CallRefusal.REASON_WITHOUT_READING, HttpStatus.UNPROCESSABLE_ENTITY),
     /** Reasons must be given. */
     REASONS_MISSING("reasons-missing", HttpStatus.UNPROCESSABLE_ENTITY),
     /** The receiver cannot be reached. */
@@ -208,20 +199,16 @@ public enum ProblemType implements Coded {
     TOO_SLOW("too-slow", HttpStatus.REQUEST_TIMEOUT),
     /** It cannot be a call sign. */
     UNFIT_CALL_SIGN("unfit-call-sign", HttpStatus.UNPROCESSABLE_ENTITY),
-    /** A code of the circumstances is unknown, or the month out of range. */
-    UNFIT_CONTEXT("unfit-context", HttpStatus.UNPROCESSABLE_ENTITY),
+    UNFIT_CONTEXT(CallRefusal.UNFIT_CONTEXT, HttpStatus.UNPROCESSABLE_ENTITY),
     /** A session cannot lie still for so long or so short a time. */
     UNFIT_IDLE_LIMIT("unfit-idle-limit", HttpStatus.UNPROCESSABLE_ENTITY),
-    /** The sheet has no such gate item. */
-    UNFIT_MARK("unfit-mark", HttpStatus.UNPROCESSABLE_ENTITY),
-    /** A taxon goes with the outcome taxon, a month with come-back, and neither with another. */
-    UNFIT_OUTCOME("unfit-outcome", HttpStatus.UNPROCESSABLE_ENTITY),
+    UNFIT_MARK(CallRefusal.UNFIT_MARK, HttpStatus.UNPROCESSABLE_ENTITY),
+    UNFIT_OUTCOME(CallRefusal.UNFIT_OUTCOME, HttpStatus.UNPROCESSABLE_ENTITY),
     /** The file is no picture that is kept. */
     UNFIT_PHOTO("unfit-photo", HttpStatus.UNPROCESSABLE_ENTITY),
     /** The plot breaks a rule, each of which is named. */
     UNFIT_PLOT("unfit-plot", HttpStatus.UNPROCESSABLE_ENTITY),
-    /** The reading does not fit the sheet. */
-    UNFIT_READING("unfit-reading", HttpStatus.UNPROCESSABLE_ENTITY),
+    UNFIT_READING(CallRefusal.UNFIT_READING, HttpStatus.UNPROCESSABLE_ENTITY),
     /** The survey breaks a rule, each of which is named. */
     UNFIT_SURVEY("unfit-survey", HttpStatus.UNPROCESSABLE_ENTITY),
     /** The tree breaks a rule, each of which is named. */
@@ -234,17 +221,25 @@ public enum ProblemType implements Coded {
     UNREADABLE("unreadable", HttpStatus.BAD_REQUEST),
     /** The file cannot be read. */
     UNREADABLE_FILE("unreadable-file", HttpStatus.UNPROCESSABLE_ENTITY),
-    /** The check wounds the tree, and the survey does not allow that. */
-    WOUNDING_OFF("wounding-off", HttpStatus.UNPROCESSABLE_ENTITY),
+    WOUNDING_OFF(CallRefusal.WOUNDING_OFF, HttpStatus.UNPROCESSABLE_ENTITY),
     /** Call sign and passphrase do not belong together. */
     WRONG_PASSPHRASE("wrong-passphrase", HttpStatus.UNAUTHORIZED);
 
     private final String code;
+    private final Coded meaning;
     private final Set<HttpStatus> statuses;
 
     ProblemType(String code, HttpStatus... statuses) {
         this.code = code;
+        this.meaning = this;
         this.statuses = Set.of(statuses);
+    }
+
+    /** What a call refuses, told by the same code. */
+    ProblemType(CallRefusal refusal, HttpStatus status) {
+        this.code = refusal.code();
+        this.meaning = refusal;
+        this.statuses = Set.of(status);
     }
 
     @Override
@@ -257,13 +252,21 @@ public enum ProblemType implements Coded {
         return Problem.address(code);
     }
 
+    /** Whose Javadoc says what it means: a call's refusal, or the type itself. */
+    public Coded meaning() {
+        return meaning;
+    }
+
     /** Under which it is told; most have one. */
     public Set<HttpStatus> statuses() {
         return statuses;
     }
 
-    /** The kind under which a call's refusal is told; both have one code. */
+    /** The kind under which a call's refusal is told. */
     static ProblemType of(CallRefusal refusal) {
-        return Coded.find(values(), refusal.code()).orElseThrow();
+        return Arrays.stream(values())
+                .filter(type -> type.meaning == refusal)
+                .findFirst()
+                .orElseThrow();
     }
 }

@@ -39,8 +39,10 @@ final class TokenFilter extends OncePerRequestFilter {
             SecurityContext context = SecurityContextHolder.createEmptyContext();
             try {
                 context.setAuthentication(callers.caller(token.get(), request));
-            } catch (Problem refused) {
-                problems.resolveException(request, response, null, refused);
+            } catch (RuntimeException refused) { // no controller was reached whose advice would tell of it
+                if (problems.resolveException(request, response, null, refused) == null) {
+                    throw refused;
+                }
                 return;
             }
             SecurityContextHolder.setContext(context);

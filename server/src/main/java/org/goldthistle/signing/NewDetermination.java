@@ -1,5 +1,6 @@
 package org.goldthistle.signing;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
@@ -7,6 +8,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.goldthistle.call.Outcome;
 import org.goldthistle.call.Signing;
 import org.goldthistle.core.CodeOf;
@@ -30,15 +32,17 @@ public record NewDetermination(
         @Nullable @Min(1) @Max(12) Integer month,
         @NotNull @Size(max = 4000) String note,
         @NotNull List<String> confirming,
-        @NotNull Map<String, @NotNull @Size(max = 1000) String> reasons,
+        @NotNull @Schema(maxLength = LONGEST_REASON) Map<String, @NotNull @Size(max = LONGEST_REASON) String> reasons,
         @NotNull @Size(max = 200) String voucher,
         @NotNull List<UUID> readingIds) {
+
+    private static final int LONGEST_REASON = 1000;
 
     /** The reasons that say something. */
     public Map<String, String> writtenReasons() {
         return reasons.entrySet().stream()
                 .filter(entry -> !entry.getValue().isBlank())
-                .collect(java.util.stream.Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
+                .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
     }
 
     /** The same to the rules of signing. */

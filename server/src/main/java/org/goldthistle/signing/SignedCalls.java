@@ -16,7 +16,6 @@ import org.goldthistle.call.Thistle;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.balance.Weighing;
 import org.goldthistle.core.sheet.GroupSheet;
-import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
 import org.goldthistle.core.verdict.Terms;
@@ -150,11 +149,7 @@ public class SignedCalls {
         Assessment assessment = Assessment.of(
                 sheet.model(),
                 evidence,
-                new Terms(
-                        asked,
-                        school,
-                        tree.rules().woundingAllowed() ? Harm.WOUND : Harm.SAMPLE,
-                        CallInHand.costs(tree.rules())),
+                new Terms(asked, school, tree.rules().mostHarm(), CallInHand.costs(tree.rules())),
                 new CallRecord(true, one.reasons().keySet(), false, Set.of()));
         boolean contested = !snapshot.judgement().reasons().isEmpty();
         return new SignedCall(

@@ -167,19 +167,7 @@ class BenchTest extends ServerTest {
         assertThat(bench.path("dulled").toString()).isEqualTo("[\"twig-smell\"]");
         redpoll.put(
                         treePath(11) + "/determinations/" + UUID.randomUUID(),
-                        Map.of(
-                                "outcome",
-                                "group",
-                                "note",
-                                "",
-                                "confirming",
-                                List.of(),
-                                "reasons",
-                                Map.of(),
-                                "voucher",
-                                "",
-                                "readingIds",
-                                List.of(bench.at("/readings/0/id").asText())))
+                        signature("group", List.of(bench.at("/readings/0/id").asText())))
                 .expect(200);
         redpoll.put("/api/session/lacking", Map.of("lacking", List.of())).expect(200);
         JsonNode signed = redpoll.get(treePath(11) + "/bench").expect(200).at("/determinations/0");

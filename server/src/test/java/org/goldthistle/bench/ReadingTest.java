@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.goldthistle.Caller;
 import org.goldthistle.ServerTest;
 import org.goldthistle.core.balance.Balance;
@@ -124,7 +125,7 @@ class ReadingTest extends ServerTest {
         String path = readings(31);
         var thorns = Map.of("character", "thorns", "notSeen", true);
 
-        var answers = java.util.stream.IntStream.range(0, 8)
+        var answers = IntStream.range(0, 8)
                 .parallel()
                 .mapToObj(i -> siskin.put(path, thorns).status())
                 .toList();

@@ -93,7 +93,7 @@ class VisitTest extends ServerTest {
         assertThat(december.path("suggested").findValuesAsText("character")).contains("bark-base");
         assertThat(december.path("readings").findValuesAsText("character")).doesNotContain("bark-base");
         nuthatch.put(reading(), LEAVES).expect(200);
-        nuthatch.put(birch() + "/determinations/" + UUID.randomUUID(), withReadings(signature("group")))
+        nuthatch.put(birch() + "/determinations/" + UUID.randomUUID(), signedGroup())
                 .expect(200); // by what the Bench shows as read
     }
 
@@ -114,8 +114,7 @@ class VisitTest extends ServerTest {
     @Test
     void a_signature_stands_when_its_tree_is_opened_in_another_month() {
         nuthatch.put(reading(), LEAVES).expect(200);
-        Map<String, Object> group = signature("group");
-        JsonNode signed = nuthatch.put(birch() + "/determinations/" + UUID.randomUUID(), withReadings(group))
+        JsonNode signed = nuthatch.put(birch() + "/determinations/" + UUID.randomUUID(), signedGroup())
                 .expect(200);
         later(THREE_MONTHS);
 
@@ -124,21 +123,19 @@ class VisitTest extends ServerTest {
         assertThat(signed.path("signedAs").isTextual()).isTrue();
         assertThat(december.path("signedAs")).isEqualTo(signed.path("signedAs"));
         nuthatch.put(reading(), LEAVES).expect(200);
-        JsonNode again = nuthatch.put(birch() + "/determinations/" + UUID.randomUUID(), withReadings(group))
+        JsonNode again = nuthatch.put(birch() + "/determinations/" + UUID.randomUUID(), signedGroup())
                 .expect(200);
         assertThat(again.at("/determinations/0/recomputes").asBoolean()).isTrue();
         assertThat(again.at("/determinations/0/circumstances/month").asInt()).isEqualTo(12);
     }
 
-    private Map<String, Object> withReadings(Map<String, Object> signature) {
+    private Map<String, Object> signedGroup() {
         List<String> ids = new ArrayList<>();
         nuthatch.get(birch() + "/bench")
                 .expect(200)
                 .path("readings")
                 .forEach(one -> ids.add(one.path("id").asText()));
-        Map<String, Object> whole = new HashMap<>(signature);
-        whole.put("readingIds", ids);
-        return whole;
+        return signature("group", ids);
     }
 
     private static Map<String, Integer> monthsOf(JsonNode bench) {

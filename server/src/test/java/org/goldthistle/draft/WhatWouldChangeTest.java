@@ -8,7 +8,6 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -105,9 +104,8 @@ class WhatWouldChangeTest extends DraftCase {
 
         assertThat(totalOf(effects(nuthatch, draft))).isEqualTo(before);
 
-        Map<String, Object> signed = new HashMap<>(signature("group"));
-        signed.put("readingIds", List.of(id));
-        siskin.put(path + "/determinations/" + UUID.randomUUID(), signed).expect(200);
+        siskin.put(path + "/determinations/" + UUID.randomUUID(), signature("group", List.of(id)))
+                .expect(200);
         assertThat(totalOf(effects(nuthatch, draft))).isEqualTo(before + 1);
         nuthatch.delete(draftPath(draft)).expect(204);
     }

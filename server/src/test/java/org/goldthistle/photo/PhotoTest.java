@@ -7,8 +7,6 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.util.List;
-import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
 import javax.imageio.ImageIO;
@@ -61,21 +59,7 @@ class PhotoTest extends ServerTest {
         Caller dipper = signedIn("Dipper");
         dipper.get(path).expectProblem(404, "no-such-photo");
 
-        JsonNode seen = siskin.put(
-                        treePath(24) + "/determinations/" + UUID.randomUUID(),
-                        Map.of(
-                                "outcome",
-                                "group",
-                                "note",
-                                "",
-                                "confirming",
-                                List.of(),
-                                "reasons",
-                                Map.of(),
-                                "voucher",
-                                "",
-                                "readingIds",
-                                List.of()))
+        JsonNode seen = siskin.put(treePath(24) + "/determinations/" + UUID.randomUUID(), signature("group"))
                 .expect(200);
 
         assertThat(seen.at("/determinations/0/photos")).hasSize(1);

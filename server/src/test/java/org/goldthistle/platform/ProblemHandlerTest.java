@@ -1,10 +1,15 @@
 package org.goldthistle.platform;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.sql.SQLException;
 import java.util.Arrays;
+import org.goldthistle.call.CallRefusal;
+import org.goldthistle.call.CallRefusedException;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.springframework.dao.CannotAcquireLockException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
@@ -33,14 +38,21 @@ class ProblemHandlerTest {
                 .hasToString("/problems/unforeseen");
     }
 
+    @ParameterizedTest
+    @EnumSource
+    void whatever_a_call_refuses_is_told_under_its_own_code(CallRefusal refusal) {
+        ProblemDetail told = handler.callRefused(CallRefusedException.unfit(refusal, "no"));
+
+        assertThat(told.getType()).hasToString("/problems/" + refusal.code());
+    }
+
     @Test
     void a_kind_of_problem_is_told_under_its_own_statuses_and_no_other() {
         assertThat(ProblemType.values())
                 .allSatisfy(type -> assertThat(type.statuses()).isNotEmpty());
         assertThat(Arrays.stream(ProblemType.values()).map(ProblemType::address))
                 .doesNotHaveDuplicates();
-        org.assertj.core.api.Assertions.assertThatThrownBy(
-                        () -> Problem.missing(ProblemType.TOO_MANY_PHOTOS, "nowhere"))
+        assertThatThrownBy(() -> Problem.missing(ProblemType.TOO_MANY_PHOTOS, "nowhere"))
                 .isInstanceOf(IllegalArgumentException.class);
         assertThat(Problem.busy().toDetail().getType()).hasToString("/problems/busy");
         assertThat(Problem.tooSlow().toDetail().getType()).hasToString("/problems/too-slow");

@@ -6,7 +6,6 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -67,9 +66,8 @@ class TreeHistoryTest extends ServerTest {
                 .expect(200)
                 .path("readings")
                 .forEach(one -> ids.add(one.path("id").asText()));
-        Map<String, Object> signed = new HashMap<>(signature("laboratory"));
-        signed.put("readingIds", ids);
-        siskin.put(path("/determinations/" + UUID.randomUUID()), signed).expect(200);
+        siskin.put(path("/determinations/" + UUID.randomUUID()), signature("laboratory", ids))
+                .expect(200);
         assertThat(told(siskin)).anyMatch(one -> one.startsWith("Siskin signed the call"));
         assertThat(told(siskin)).anyMatch(one -> one.contains("DFT"));
     }

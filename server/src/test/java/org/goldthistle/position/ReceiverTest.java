@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
@@ -85,7 +86,7 @@ class ReceiverTest extends ServerTest {
             try (Socket listener = device.accept()) {
                 listener.getOutputStream().write(text.getBytes(StandardCharsets.US_ASCII));
             } catch (IOException broken) {
-                throw new java.io.UncheckedIOException(broken);
+                throw new UncheckedIOException(broken);
             }
         });
         thread.setDaemon(true);

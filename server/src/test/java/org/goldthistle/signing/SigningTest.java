@@ -3,6 +3,7 @@ package org.goldthistle.signing;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -246,7 +247,7 @@ class SigningTest extends ServerTest {
                                 "character",
                                 character,
                                 "states",
-                                java.util.Collections.nCopies(8, likeliest("serotina", character)),
+                                Collections.nCopies(8, likeliest("serotina", character)),
                                 "certainty",
                                 "sure",
                                 "notSeen",

@@ -1,6 +1,7 @@
 package org.goldthistle.core.change;
 
 import java.util.Optional;
+import org.goldthistle.core.Coded;
 
 /**
  * One thing that is different between two versions of a sheet.
@@ -14,7 +15,7 @@ import java.util.Optional;
 public record SheetChange(Part part, String name, String what, Optional<String> before, Optional<String> after) {
 
     /** The parts of a sheet. */
-    public enum Part implements org.goldthistle.core.Coded {
+    public enum Part implements Coded {
         /** The sheet as a whole. */
         SHEET("sheet"),
         /** Its taxa. */

@@ -1,6 +1,7 @@
 package org.goldthistle.core.key;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,7 +23,7 @@ public record WhichGroup(List<GroupSheet> remaining, Map<String, Trait> ruledOut
     /** Copies the lists. */
     public WhichGroup {
         remaining = List.copyOf(remaining);
-        ruledOut = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(ruledOut));
+        ruledOut = Collections.unmodifiableMap(new LinkedHashMap<>(ruledOut));
     }
 
     /**

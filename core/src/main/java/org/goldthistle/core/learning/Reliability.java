@@ -6,6 +6,7 @@ import static org.goldthistle.core.balance.ModelConstants.RELIABILITY_BINS;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.goldthistle.core.balance.Balance;
 import org.goldthistle.core.balance.GroupModel;
 import org.goldthistle.core.sheet.Taxon;
@@ -57,7 +58,7 @@ public record Reliability(
                     points.stream().mapToDouble(point -> point.right() ? 1 : 0).average());
         }
 
-        private static Optional<Double> mean(java.util.OptionalDouble average) {
+        private static Optional<Double> mean(OptionalDouble average) {
             return average.isPresent() ? Optional.of(average.getAsDouble()) : Optional.empty();
         }
     }

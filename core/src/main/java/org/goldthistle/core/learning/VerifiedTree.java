@@ -36,8 +36,8 @@ public record VerifiedTree(String id, Evidence evidence, int truth, boolean feat
         if (taxon < 0) {
             throw RefusedException.of("truth", "\"" + truth + "\"", "one of " + ids(model.sheet()));
         }
-        Terms terms = new Terms(asked, school, Terms.of(asked).mostHarm(), Optional.empty());
-        Tier tier = Assessment.of(model, evidence, terms, CallRecord.EMPTY).tier();
+        Tier tier = Assessment.of(model, evidence, Terms.of(asked, school), CallRecord.EMPTY)
+                .tier();
         return new VerifiedTree(id, evidence, taxon, tier.isDecidedOnFeaturesAlone(), school);
     }
 

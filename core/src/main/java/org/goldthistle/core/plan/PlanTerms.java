@@ -45,7 +45,7 @@ public record PlanTerms(
                 && character.borne(visit.stage()) > 0
                 && !unseen.closes(character, visit.month())
                 && Weight.isInSeason(character, visit.month())
-                && character.effort().harm().compareTo(mostHarm) <= 0
+                && character.effort().harm().isWithin(mostHarm)
                 && (siteCounts || !character.isSite());
     }
 }

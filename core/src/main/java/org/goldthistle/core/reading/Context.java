@@ -1,5 +1,6 @@
 package org.goldthistle.core.reading;
 
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.Map;
 import java.util.Optional;
@@ -39,7 +40,7 @@ public record Context(
     public Context {
         var keys = EnumSet.noneOf(Habitat.class);
         keys.addAll(habitat);
-        habitat = java.util.Collections.unmodifiableSet(keys);
+        habitat = Collections.unmodifiableSet(keys);
         records = Map.copyOf(records);
         lacking = Set.copyOf(lacking);
         var refusals = new Refusals();

@@ -19,6 +19,16 @@ public enum Harm implements Coded {
         this.minutesWorth = minutesWorth;
     }
 
+    /** The worst that may be done to a tree. */
+    public static Harm worst(boolean woundingAllowed) {
+        return woundingAllowed ? WOUND : SAMPLE;
+    }
+
+    /** Whether it is allowed where this is the worst that is. */
+    public boolean isWithin(Harm worst) {
+        return compareTo(worst) <= 0;
+    }
+
     @Override
     public String code() {
         return code;

@@ -1,5 +1,6 @@
 package org.goldthistle.core.sheet;
 
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.goldthistle.core.Refusals;
@@ -15,7 +16,7 @@ public record StateProfile(Map<String, Double> frequencies) implements Profile {
 
     /** @throws RefusedException if a frequency lies outside [0, 1] or they do not add up to 1 within 0.001 */
     public StateProfile {
-        frequencies = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(frequencies));
+        frequencies = Collections.unmodifiableMap(new LinkedHashMap<>(frequencies));
         var refusals = new Refusals();
         double sum = 0;
         for (Map.Entry<String, Double> entry : frequencies.entrySet()) {

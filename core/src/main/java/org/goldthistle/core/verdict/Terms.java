@@ -16,7 +16,12 @@ public record Terms(Tier asked, Optional<School> school, Harm mostHarm, Optional
 
     /** A survey that says nothing else: the sheet's weights, samples allowed, wounds not. */
     public static Terms of(Tier asked) {
-        return new Terms(asked, Optional.empty(), Harm.SAMPLE, Optional.empty());
+        return of(asked, Optional.empty());
+    }
+
+    /** The same by a school's weights; empty: the sheet's own. */
+    public static Terms of(Tier asked, Optional<School> school) {
+        return new Terms(asked, school, Harm.worst(false), Optional.empty());
     }
 
     double threshold(Tier effective) {

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.goldthistle.core.Sheets;
 import org.goldthistle.core.reading.Certainty;
 import org.goldthistle.core.reading.Context;
@@ -80,13 +81,7 @@ class BalanceTest {
                         .in("b", 0, 1)
                         .build());
         var context = new Context(
-                6,
-                LifeStage.MATURE,
-                TreeOrigin.WILD,
-                java.util.Set.of(),
-                Optional.empty(),
-                Optional.empty(),
-                Map.of("a", 20));
+                6, LifeStage.MATURE, TreeOrigin.WILD, Set.of(), Optional.empty(), Optional.empty(), Map.of("a", 20));
 
         assertEquals(0.98 * 0.75, surroundings(sheet, context).prior(0), EXACT);
     }
@@ -289,7 +284,7 @@ class BalanceTest {
 
     @Test
     void a_reading_counts_by_the_month_it_was_made_in_whenever_the_tree_is_opened_again() {
-        var inMay = new Trust(1, Map.of(), java.util.Set.of(5), Map.of(), Map.of(), Map.of());
+        var inMay = new Trust(1, Map.of(), Set.of(5), Map.of(), Map.of(), Map.of());
         GroupSheet sheet = oneCharacter(Sheets.character("leaf")
                 .states("x", "y")
                 .in("a", 0.9, 0.1)
@@ -316,7 +311,7 @@ class BalanceTest {
         var trust = new Trust(
                 0.6,
                 Map.of(School.FIELD_MARKS, 0.8),
-                java.util.Set.of(5),
+                Set.of(5),
                 Map.of(LifeStage.MATURE, 0.5),
                 Map.of(Material.FALLEN, 0.5),
                 Map.of(Position.SHADE, 0.9));
@@ -329,7 +324,7 @@ class BalanceTest {
                 6,
                 LifeStage.MATURE,
                 TreeOrigin.WILD,
-                java.util.Set.of(),
+                Set.of(),
                 Optional.of(Material.FALLEN),
                 Optional.of(Position.SHADE),
                 Map.of());

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -133,7 +134,7 @@ class LessonTest {
     void the_same_trees_teach_the_same_in_any_order() {
         List<VerifiedTree> trees = trees(6, 120);
         List<VerifiedTree> reversed = new ArrayList<>(trees);
-        java.util.Collections.reverse(reversed);
+        Collections.reverse(reversed);
 
         Lesson forth = Lesson.of(SHEET, trees, Set.of());
         Lesson back = Lesson.of(SHEET, reversed, Set.of());

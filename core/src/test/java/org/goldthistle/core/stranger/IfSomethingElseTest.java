@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Optional;
 import org.goldthistle.core.RefusedException;
@@ -108,7 +109,7 @@ class IfSomethingElseTest {
                 taxa,
                 many.stream()
                         .map(one -> {
-                            var profiles = new java.util.HashMap<>(one.profiles());
+                            var profiles = new HashMap<>(one.profiles());
                             taxa.forEach(taxon ->
                                     profiles.put(taxon.id(), one.profiles().get("t0")));
                             return one.withProfiles(profiles);

@@ -92,7 +92,7 @@ class ApiProblems implements OperationCustomizer, OpenApiCustomizer {
 
     private void refuse(Operation operation, HttpStatus status, List<ProblemType> types) {
         String each = types.stream()
-                .map(type -> "- `" + type.address() + "`: " + ApiCodes.words(type))
+                .map(type -> "- `" + type.address() + "`: " + ApiCodes.words(type.meaning()))
                 .collect(Collectors.joining("\n"));
         operation
                 .getResponses()

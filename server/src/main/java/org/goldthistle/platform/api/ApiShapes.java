@@ -56,7 +56,10 @@ class ApiShapes implements OpenApiCustomizer {
             api.getTags().forEach(tag -> tag.setName(FEATURES.getOrDefault(tag.getName(), tag.getName())));
             api.getTags().sort(Comparator.comparing(Tag::getName));
         }
-        api.getComponents().getSchemas().values().forEach(ApiShapes::shapeDefaults);
+        api.getComponents().getSchemas().values().forEach(schema -> {
+            shapeDefaults(schema);
+            shapeMaps(schema);
+        });
         api.getComponents().getSchemas().remove("SseEmitter");
         api.getComponents().getSchemas().remove("StreamingResponseBody");
     }
@@ -68,6 +71,19 @@ class ApiShapes implements OpenApiCustomizer {
                 content.forEach(ApiShapes::shape);
             }
         });
+    }
+
+    /** How long each value of a map may be is said of the values. */
+    private static void shapeMaps(Schema<?> schema) {
+        if (schema.getProperties() != null) {
+            schema.getProperties().values().stream()
+                    .filter(one -> one.getMaxLength() != null)
+                    .filter(one -> one.getAdditionalProperties() instanceof Schema<?>)
+                    .forEach(one -> {
+                        ((Schema<?>) one.getAdditionalProperties()).setMaxLength(one.getMaxLength());
+                        one.setMaxLength(null);
+                    });
+        }
     }
 
     /** What a number usually is is a number. */
