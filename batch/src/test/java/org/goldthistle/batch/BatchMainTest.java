@@ -15,6 +15,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import org.assertj.core.data.Offset;
 import org.goldthistle.formats.BuiltInLibrary;
 import org.goldthistle.formats.CaseFileJson;
 import org.junit.jupiter.api.BeforeEach;
@@ -65,7 +66,7 @@ class BatchMainTest {
                         "ancestry",
                         "surprise");
         // the figures of the two independent implementations, as the tests of formats have them
-        assertThat(first.at("/posterior/pendula").asDouble()).isEqualTo(0.9982597325836376, within());
+        assertThat(first.at("/posterior/pendula").asDouble()).isEqualTo(0.9982597325836376, nineDigits());
         assertThat(first.path("stillNeeded").toString()).isEqualTo("[\"quorum\",\"gate\",\"photo\"]");
     }
 
@@ -148,7 +149,7 @@ class BatchMainTest {
         JsonNode first =
                 run("evaluate", sheet, specimens, "--features-alone").lines().get(0);
 
-        assertThat(first.at("/posterior/pendula").asDouble()).isEqualTo(0.9627574492170479, within());
+        assertThat(first.at("/posterior/pendula").asDouble()).isEqualTo(0.9627574492170479, nineDigits());
     }
 
     @Test
@@ -249,7 +250,7 @@ class BatchMainTest {
         return Files.writeString(folder.resolve(name), text).toString();
     }
 
-    private static org.assertj.core.data.Offset<Double> within() {
+    private static Offset<Double> nineDigits() {
         return within(1e-9);
     }
 

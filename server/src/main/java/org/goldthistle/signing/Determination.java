@@ -102,7 +102,10 @@ class Determination implements Persistable<UUID> {
                 && outcome.equals(signed.outcome())
                 && Objects.equals(taxonId, signed.taxonId())
                 && Objects.equals(comeBackMonth, signed.month())
-                && note.equals(signed.note());
+                && note.equals(signed.note())
+                && voucher.equals(signed.voucher())
+                && confirming.equals(signed.confirming())
+                && reasons.equals(signed.writtenReasons());
     }
 
     @Override

@@ -48,6 +48,14 @@ class SigningTest extends ServerTest {
 
         assertThat(count("determination where id = '" + id(path) + "'")).isEqualTo(1);
         redpoll.put(path, signed("group", null, "", ids)).expectProblem(409, "id-taken");
+        for (Map<String, ?> other : List.of(
+                Map.of("voucher", "twig in press 12"),
+                Map.of("confirming", List.of("midrib-hairs")),
+                Map.of("reasons", Map.of("tooth-shape", "rubbed")))) {
+            Map<String, Object> changed = signed("taxon", "serotina", "", ids);
+            changed.putAll(other);
+            redpoll.put(path, changed).expectProblem(409, "id-taken");
+        }
     }
 
     @Test
