@@ -55,6 +55,7 @@ describe('rules of the job stand in Java', () => {
     const code = withoutComments(name)
     const lists = [
       ...(code.match(/\[[^[\]]*\]/g) ?? []),
+      ...(code.match(/\(\s*'[^'\n]+'(?:,\s*'[^'\n]+')+,?\s*\)/g) ?? []), // given to a function
       ...(code.match(/'[^'\n]+'(?:\s*\|\s*'[^'\n]+')+/g) ?? []), // a type of its own
     ]
     const found = lists.flatMap((list) => {

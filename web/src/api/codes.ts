@@ -12,9 +12,12 @@ import {
   materialValues,
   organValues,
   positionValues,
+  rankValues,
   roleValues,
   schoolValues,
   senseValues,
+  standingValues,
+  taxonOriginValues,
   tierValues,
   treeOriginValues,
   zoneValues,
@@ -44,9 +47,12 @@ export type ProposalKind = Schemas['ProposalKind']
 export type Material = Schemas['Material']
 export type Organ = Schemas['Organ']
 export type Position = Schemas['Position']
+export type Rank = Schemas['Rank']
 export type Role = Schemas['Role']
 export type School = Schemas['School']
 export type Sense = Schemas['Sense']
+export type Standing = Schemas['Standing']
+export type TaxonOrigin = Schemas['TaxonOrigin']
 export type Tier = Schemas['Tier']
 export type TreeOrigin = Schemas['TreeOrigin']
 export type Zone = Schemas['Zone']
@@ -64,9 +70,12 @@ export const STAGES: readonly LifeStage[] = lifeStageValues
 export const MATERIALS: readonly Material[] = materialValues
 export const ORGANS: readonly Organ[] = organValues
 export const POSITIONS: readonly Position[] = positionValues
+export const RANKS: readonly Rank[] = rankValues
 export const ROLES: readonly Role[] = roleValues
 export const SCHOOLS: readonly School[] = schoolValues
 export const SENSES: readonly Sense[] = senseValues
+export const STANDINGS: readonly Standing[] = standingValues
+export const TAXON_ORIGINS: readonly TaxonOrigin[] = taxonOriginValues
 export const TIERS: readonly Tier[] = tierValues
 export const ORIGINS: readonly TreeOrigin[] = treeOriginValues
 export const ZONES: readonly Zone[] = zoneValues

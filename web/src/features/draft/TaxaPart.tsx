@@ -1,4 +1,4 @@
-import { HABITATS } from '../../api/codes'
+import { HABITATS, RANKS, STANDINGS, TAXON_ORIGINS } from '../../api/codes'
 import { type CharacterFile, idOf, type SheetFile, type TaxonFile } from '../../common/draft/sheetFile'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
@@ -9,10 +9,7 @@ import { Factor, Factors } from './Factors'
 import { LeaveOut } from './LeaveOut'
 import { withTaxonChanged } from './naming'
 
-const options = (...words: string[]) => words.map((value) => ({ value, text: value }))
-const RANKS = options('species', 'hybrid', 'aggregate')
-const ORIGINS = options('native', 'introduced', 'invasive')
-const STANDINGS = options('common', 'local', 'scarce', 'protected')
+const options = (codes: readonly string[]) => codes.map((value) => ({ value, text: value }))
 const MOST_HABITAT = 4 // by dragging; more can be typed
 
 /** The taxa that get mixed up, and how common each is. */
@@ -123,20 +120,20 @@ function TaxonForm({ taxon, index }: { readonly taxon: TaxonFile; readonly index
         {regional ? null : (
           <Choice
             label="Rank"
-            options={RANKS}
+            options={options(RANKS)}
             value={taxon.rank}
             onChange={(rank) => set(ranked(taxon, rank, sheet))}
           />
         )}
         <Choice
           label="Origin"
-          options={ORIGINS}
+          options={options(TAXON_ORIGINS)}
           value={taxon.origin}
           onChange={(origin) => set({ origin })}
         />
         <Choice
           label="Standing"
-          options={STANDINGS}
+          options={options(STANDINGS)}
           value={taxon.standing}
           onChange={(standing) => set({ standing })}
         />

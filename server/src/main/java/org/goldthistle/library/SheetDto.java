@@ -9,6 +9,7 @@ import org.goldthistle.core.sheet.Caution;
 import org.goldthistle.core.sheet.CautionTopic;
 import org.goldthistle.core.sheet.GateItem;
 import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.Rank;
 import org.goldthistle.core.sheet.Standing;
 import org.goldthistle.core.sheet.Taxon;
 import org.goldthistle.core.sheet.TaxonOrigin;
@@ -68,7 +69,7 @@ record SheetDto(
             String id,
             String scientificName,
             String commonName,
-            boolean hybrid,
+            @CodeOf(Rank.class) String rank,
             @CodeOf(TaxonOrigin.class) String origin,
             @CodeOf(Standing.class) String standing) {
         static TaxonDto of(Taxon taxon) {
@@ -76,7 +77,7 @@ record SheetDto(
                     taxon.id(),
                     taxon.name().scientificName(),
                     taxon.name().commonName(),
-                    taxon.isHybrid(),
+                    taxon.rank().code(),
                     taxon.origin().code(),
                     taxon.standing().code());
         }
