@@ -9,7 +9,7 @@ import { Sending } from './features/bench/Sending'
 import { GroupsPage } from './features/group/GroupsPage'
 import { TodayPage } from './features/today/TodayPage'
 import { NoSuchPage } from './NoSuchPage'
-import { Tooltip } from './ui/radix'
+import { Terms } from './ui/Term'
 
 // the Bench and its drawings are the largest part, and are fetched when a tree is opened
 const BenchPage = lazy(() => import('./features/bench/BenchPage').then((it) => ({ default: it.BenchPage })))
@@ -78,7 +78,7 @@ const queries = new QueryClient({
 export function App() {
   return (
     <QueryClientProvider client={queries}>
-      <Tooltip.Provider>
+      <Terms>
         <BrowserRouter>
           <Routes>
             <Route path="/sign-in" element={<SignInPage />} />
@@ -123,7 +123,7 @@ export function App() {
             <Route path="/" element={<Navigate to="/today" replace />} />
           </Routes>
         </BrowserRouter>
-      </Tooltip.Provider>
+      </Terms>
     </QueryClientProvider>
   )
 }

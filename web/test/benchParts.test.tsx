@@ -9,7 +9,7 @@ import type { Bench, Character, Observer, Sheet } from '../src/api/types'
 import { NumberEntry } from '../src/features/bench/NumberEntry'
 import { SignForm } from '../src/features/bench/SignForm'
 import { StateTiles } from '../src/features/bench/StateTiles'
-import { Tooltip } from '../src/ui/radix'
+import { Terms } from '../src/ui/Term'
 
 const taxa = [
   { id: 'pendula', commonName: 'silver birch', scientificName: 'Betula pendula' },
@@ -168,9 +168,9 @@ describe('the form for signing', () => {
     render(
       <QueryClientProvider client={new QueryClient()}>
         <ObserverContext value={siskin}>
-          <Tooltip.Provider>
+          <Terms>
             <SignForm bench={bench} sheet={sheet} outcome="taxon" onDone={() => {}} />
-          </Tooltip.Provider>
+          </Terms>
         </ObserverContext>
       </QueryClientProvider>,
     )

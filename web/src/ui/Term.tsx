@@ -10,6 +10,9 @@ type Props = {
   readonly children?: ReactNode
 }
 
+/** Around a page whose terms explain themselves: one at a time. */
+export const Terms = Tooltip.Provider
+
 /** A word that explains itself in one sentence when it is pointed at, reached by keyboard or touched. */
 export function Term({ id, children }: Props) {
   const [open, setOpen] = useState(false)

@@ -1,6 +1,10 @@
-import type { SheetChange } from '../../api/types'
+import type { Aspect } from '../../api/codes'
+import type { SheetChange, Stated } from '../../api/types'
+import { Drawing } from '../../ui/Drawing'
+import { isDrawable } from '../draft/drawable'
+import { aspectWords, statedWords } from './changeWords'
 
-const PART_WORDS: Readonly<Record<string, string>> = {
+const PART_WORDS: Readonly<Record<SheetChange['part'], string>> = {
   sheet: 'The sheet',
   taxon: 'Taxon',
   gate: 'Gate',
@@ -10,15 +14,16 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   source: 'Sources',
 }
 
-/** What is different between two versions, in words. */
+/** What is different between two versions, in words, and in drawings where those are different. */
 export function Differences({ changes }: { readonly changes: readonly SheetChange[] }) {
   if (changes.length === 0) return <p>Nothing is different.</p>
   return (
     <ul className="divide-y divide-line border-y border-line">
-      {changes.map((one) => (
+      {changes.map((one, i) => (
         <li
-          key={`${one.part} ${one.name} ${one.what} ${one.before} ${one.after}`}
-          className="flex flex-wrap items-baseline gap-x-2 py-1"
+          // biome-ignore lint/suspicious/noArrayIndexKey: a list that is only ever replaced as a whole
+          key={i}
+          className="flex flex-wrap items-center gap-x-2 py-1"
         >
           <span className="text-sm text-quiet">{PART_WORDS[one.part]}</span>
           {one.name !== '' && <b>{one.name}</b>}
@@ -29,27 +34,49 @@ export function Differences({ changes }: { readonly changes: readonly SheetChang
   )
 }
 
-function Change({ change: { what, before, after } }: { readonly change: SheetChange }) {
-  if (what === '') return <span>{before ? 'left out' : 'added'}</span>
-  if (before === undefined || before === null) {
+function Change({ change }: { readonly change: SheetChange }) {
+  const { aspect, before, after } = change
+  if (aspect === 'whole') return <span>{before ? 'left out' : 'added'}</span>
+  const what = aspectWords(change)
+  if (!before && aspect !== 'profile') {
     return (
-      <span>
-        {what} added: <b>{after}</b>
+      <span className="flex flex-wrap items-center gap-x-2">
+        {what} added: <Side aspect={aspect} stated={after} />
       </span>
     )
   }
-  if (after === undefined || after === null) {
+  if (!after && aspect !== 'profile') {
     return (
-      <span>
-        {what} left out: <b>{before}</b>
+      <span className="flex flex-wrap items-center gap-x-2">
+        {what} left out: <Side aspect={aspect} stated={before} />
       </span>
     )
   }
   return (
-    <span>
-      {what}: <span className="text-quiet line-through decoration-1">{before}</span>{' '}
+    <span className="flex flex-wrap items-center gap-x-2">
+      {what}: <Side aspect={aspect} stated={before} gone />
       <span className="sr-only">now</span>
-      <span aria-hidden>→</span> <b>{after}</b>
+      <span aria-hidden>→</span> <Side aspect={aspect} stated={after} />
     </span>
   )
+}
+
+type SideProps = {
+  readonly aspect: Aspect
+  readonly stated: Stated | null | undefined
+  /** Whether it stands no more beside what does. */
+  readonly gone?: boolean
+}
+
+function Side({ aspect, stated, gone = false }: SideProps) {
+  const words = statedWords(aspect, stated)
+  const { drawing } = stated ?? {}
+  if (drawing && isDrawable({ ...drawing.parameters, part: drawing.part })) {
+    return (
+      <span role="img" aria-label={words} title={words}>
+        <Drawing hint={drawing} className={`size-14 ${gone ? 'opacity-60' : ''}`} />
+      </span>
+    )
+  }
+  return gone ? <span className="text-quiet line-through decoration-1">{words}</span> : <b>{words}</b>
 }

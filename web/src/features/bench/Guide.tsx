@@ -1,9 +1,9 @@
 import { useEffect, useSyncExternalStore } from 'react'
 import { useObserver } from '../../api/observer'
 import type { Bench } from '../../api/types'
+import { Beside } from '../../ui/Beside'
 import { Button } from '../../ui/Button'
 import { useGuide } from '../../ui/guideState'
-import { Popover } from '../../ui/radix'
 import type { Part } from './PartBar'
 import type { Work } from './useWork'
 
@@ -103,36 +103,19 @@ export function Guide({ bench, work, part, narrow, onPart }: Props) {
     if (narrow && next.part !== part) onPart(next.part)
   }
   return (
-    <Popover.Root open>
-      <Popover.Anchor virtualRef={{ current: place }} />
-      <Popover.Portal>
-        <Popover.Content
-          role="note"
-          aria-label="First round"
-          side={narrow ? 'top' : step.side}
-          align="center"
-          sideOffset={6}
-          collisionPadding={10}
-          onOpenAutoFocus={(event) => event.preventDefault()}
-          onInteractOutside={(event) => event.preventDefault()}
-          // what lies below it can be touched all the same, but for its own two buttons
-          className="pointer-events-none z-20 w-80 max-w-[92vw] rounded-plain border-2 border-thistle bg-card p-3"
-        >
-          <p className="leading-snug">{step.says}</p>
-          <div className="mt-1 flex items-center justify-between">
-            <Button look="quiet" className="pointer-events-auto px-1!" onClick={leave}>
-              Skip this
-            </Button>
-            <span className="figure text-sm text-quiet">
-              {shown + 1} of {STEPS.length}
-            </span>
-            <Button look="quiet" className="pointer-events-auto px-1!" onClick={goOn}>
-              {shown + 1 < STEPS.length ? 'Go on' : 'I see'}
-            </Button>
-          </div>
-          <Popover.Arrow className="fill-thistle" width={14} height={7} />
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <Beside label="First round" place={place} side={narrow ? 'top' : step.side}>
+      <p className="leading-snug">{step.says}</p>
+      <div className="mt-1 flex items-center justify-between">
+        <Button look="quiet" className="pointer-events-auto px-1!" onClick={leave}>
+          Skip this
+        </Button>
+        <span className="figure text-sm text-quiet">
+          {shown + 1} of {STEPS.length}
+        </span>
+        <Button look="quiet" className="pointer-events-auto px-1!" onClick={goOn}>
+          {shown + 1 < STEPS.length ? 'Go on' : 'I see'}
+        </Button>
+      </div>
+    </Beside>
   )
 }

@@ -1,11 +1,11 @@
 import { type ReactNode, useId, useState } from 'react'
+import { ALLOWED, isDrawable } from '../../common/draft/drawable'
 import type { DrawFile } from '../../common/draft/sheetFile'
 import { drawnWith } from '../../draw/draw'
 import type { Allowed } from '../../draw/parameters'
 import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
 import { Sheet } from '../../ui/Sheet'
-import { ALLOWED, isDrawable } from './drawable'
 import { drawingsByOrgan, settingWords } from './drawingWords'
 import { Factor } from './Factors'
 

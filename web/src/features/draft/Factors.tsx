@@ -1,5 +1,5 @@
 import type { Multipliers } from '../../common/draft/sheetFile'
-import { Slider } from '../../ui/radix'
+import { Bounds } from '../../ui/Bounds'
 import { NumberBox } from './RangeRuler'
 
 type FactorProps = {
@@ -34,25 +34,23 @@ export function Factor({
           {label}
         </span>
         <NumberBox label={label} value={value} disabled={disabled} onChange={onChange} />
-        <Slider.Root
-          value={[Math.min(most, Math.max(least, value))]}
-          min={least}
-          max={most}
+        <Bounds
+          labels={[`${label}, by dragging`]}
+          values={[value]}
+          least={least}
+          most={most}
           step={step}
           disabled={disabled}
-          onValueChange={([next = 0]) => onChange(next)}
-          className={`relative flex h-11 flex-1 touch-none items-center ${wide ? 'min-w-40' : 'max-w-40 min-w-12'}`}
+          onChange={([next = 0]) => onChange(next)}
+          className={`flex-1 ${wide ? 'min-w-40' : 'max-w-40 min-w-12'}`}
+          trackClassName="h-2 rounded-sm bg-line"
+          handle="h-7"
         >
-          <Slider.Track className="relative h-2 grow rounded-sm bg-line">
-            <Slider.Range className="absolute h-2 rounded-sm bg-moss" />
-          </Slider.Track>
-          <Slider.Thumb
-            aria-label={`${label}, by dragging`}
-            className="grid h-7 w-6 cursor-ew-resize place-items-center data-[disabled]:invisible"
-          >
-            <span className="block h-7 w-3 rounded-sm border-2 border-ink bg-card" />
-          </Slider.Thumb>
-        </Slider.Root>
+          <span
+            className="absolute h-2 rounded-sm bg-moss"
+            style={{ width: `${(100 * (Math.min(most, Math.max(least, value)) - least)) / (most - least)}%` }}
+          />
+        </Bounds>
       </div>
       {wrong && <p className="text-rust-ink">{wrong}</p>}
     </div>

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { rounded } from '../../common/bench/rulerScale'
-import { Slider } from '../../ui/radix'
+import { Bounds } from '../../ui/Bounds'
 
 const LIMITS = ['rarely low', 'usually low', 'usually high', 'rarely high'] as const
 
@@ -20,39 +20,29 @@ export function RangeRuler({ of, range, scale, disabled, onChange }: Props) {
   const rises = a <= b && b <= c && c <= d
   return (
     <div>
-      <Slider.Root
-        value={[...range].map((one) => Math.min(scale.to, Math.max(scale.from, one))).sort((x, y) => x - y)}
-        min={scale.from}
-        max={scale.to}
+      <Bounds
+        labels={LIMITS.map((limit) => `${of}: ${limit}`)}
+        values={[...range].sort((x, y) => x - y)}
+        least={scale.from}
+        most={scale.to}
         step={scale.step}
         disabled={disabled}
-        onValueChange={(next) => onChange(next.map(rounded))}
-        className="relative flex h-11 touch-none items-center"
+        onChange={(next) => onChange(next.map(rounded))}
+        trackClassName="h-7 border-b-2 border-edge"
       >
-        <Slider.Track className="relative h-7 grow border-b-2 border-edge">
-          {rises && (
-            <>
-              <span
-                className="absolute top-3 h-2 bg-edge"
-                style={{ left: place(a), width: `calc(${place(d)} - ${place(a)})` }}
-              />
-              <span
-                className="absolute top-1 h-6 rounded-sm border-2 border-slate bg-slate-wash"
-                style={{ left: place(b), width: `calc(${place(c)} - ${place(b)})` }}
-              />
-            </>
-          )}
-        </Slider.Track>
-        {LIMITS.map((limit) => (
-          <Slider.Thumb
-            key={limit}
-            aria-label={`${of}: ${limit}`}
-            className="grid h-9 w-6 cursor-ew-resize place-items-center data-[disabled]:invisible"
-          >
-            <span className="block h-9 w-3 rounded-sm border-2 border-ink bg-card" />
-          </Slider.Thumb>
-        ))}
-      </Slider.Root>
+        {rises && (
+          <>
+            <span
+              className="absolute top-3 h-2 bg-edge"
+              style={{ left: place(a), width: `calc(${place(d)} - ${place(a)})` }}
+            />
+            <span
+              className="absolute top-1 h-6 rounded-sm border-2 border-slate bg-slate-wash"
+              style={{ left: place(b), width: `calc(${place(c)} - ${place(b)})` }}
+            />
+          </>
+        )}
+      </Bounds>
       <div className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
         {LIMITS.map((limit, i) => (
           <span key={limit} className="flex items-center gap-2 text-sm">

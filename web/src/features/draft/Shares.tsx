@@ -1,9 +1,9 @@
 import { useId } from 'react'
+import { isDrawable } from '../../common/draft/drawable'
 import { addingUp, leftOver, type StateFile, withShare } from '../../common/draft/sheetFile'
+import { Bounds } from '../../ui/Bounds'
 import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
-import { Slider } from '../../ui/radix'
-import { isDrawable } from './drawable'
 import { NumberBox } from './RangeRuler'
 
 const SEGMENT = ['bg-moss', 'bg-gold', 'bg-slate', 'bg-rust', 'bg-thistle', 'bg-edge'] as const
@@ -27,37 +27,27 @@ export function Shares({ of, states, shares, disabled, onChange }: Props) {
   const bounds = shares.slice(0, -1).map((_, i) => Math.round(100 * sum(shares.slice(0, i + 1))))
   return (
     <div>
-      <Slider.Root
-        value={bounds.map((one) => Math.min(100, one))}
-        max={100}
+      <Bounds
+        labels={bounds.map((_, i) => `${of}: between ${states[i]?.name} and ${states[i + 1]?.name}`)}
+        values={bounds}
+        most={100}
         step={1}
         disabled={disabled || left !== 0}
-        onValueChange={(next) => onChange(parted(next))}
-        className="relative flex h-11 touch-none items-center"
+        onChange={(next) => onChange(parted(next))}
+        trackClassName="flex h-7 overflow-hidden rounded-plain border border-edge"
       >
-        <Slider.Track className="relative flex h-7 grow overflow-hidden rounded-plain border border-edge">
-          {shares.map((share, i) => (
-            <span
-              key={states[i]?.id}
-              className={`${SEGMENT[i % SEGMENT.length]} flex items-center justify-center overflow-hidden border-card text-sm not-first:border-l-2`}
-              style={{ width: `${(100 * share) / Math.max(1, sum(shares))}%` }}
-            >
-              {share >= 0.12 && (
-                <span className="figure rounded-sm bg-card px-1 leading-5">{Math.round(100 * share)}</span>
-              )}
-            </span>
-          ))}
-        </Slider.Track>
-        {bounds.map((_, i) => (
-          <Slider.Thumb
+        {shares.map((share, i) => (
+          <span
             key={states[i]?.id}
-            aria-label={`${of}: between ${states[i]?.name} and ${states[i + 1]?.name}`}
-            className="grid h-9 w-6 cursor-ew-resize place-items-center data-[disabled]:invisible"
+            className={`${SEGMENT[i % SEGMENT.length]} flex items-center justify-center overflow-hidden border-card text-sm not-first:border-l-2`}
+            style={{ width: `${(100 * share) / Math.max(1, sum(shares))}%` }}
           >
-            <span className="block h-9 w-3 rounded-sm border-2 border-ink bg-card" />
-          </Slider.Thumb>
+            {share >= 0.12 && (
+              <span className="figure rounded-sm bg-card px-1 leading-5">{Math.round(100 * share)}</span>
+            )}
+          </span>
         ))}
-      </Slider.Root>
+      </Bounds>
       <ul className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
         {states.map((state, i) => (
           <li key={state.id}>

@@ -44,7 +44,7 @@ type Shown = (typeof SHOWN)[number]['value']
 
 const HOLDS: Readonly<Record<Shown, (tree: TreeRow) => boolean>> = {
   all: () => true,
-  todo: (tree) => ['open', 'begun', 'contested', 'waiting'].includes(tree.look),
+  todo: (tree) => tree.toDo,
   contested: (tree) => tree.contested,
 }
 

@@ -3,8 +3,9 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import type { LessonChoice } from '../../api/codes'
 import { wordsOf } from '../../api/problem'
-import type { Proposals as Proposed, SheetChange } from '../../api/types'
+import type { Proposals as Proposed, SheetChange, Stated } from '../../api/types'
 import { begin, takeProposal } from '../../common/draft/queries'
+import { aspectWords, statedWords } from '../../common/group/changeWords'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { counted } from '../../ui/words'
@@ -189,15 +190,15 @@ function lossTone(loss: number): string {
   return loss < 0 ? 'text-moss-ink' : 'text-rust-ink'
 }
 
-/** How far a figure moves, to show the largest first. */
+/** How far figures move, to show the largest first. */
 function moved({ before, after }: SheetChange): number {
-  const by = Math.abs(Number.parseFloat(after ?? '0') - Number.parseFloat(before ?? '0'))
-  return Number.isNaN(by) ? Number.POSITIVE_INFINITY : by
+  const [was = [], is = []] = [before?.numbers, after?.numbers]
+  return is.reduce((most, one, i) => Math.max(most, Math.abs(one - (was[i] ?? 0))), 0)
 }
 
 /** Figures with more digits than anybody reads, with fewer. */
-function rounded(text: string): string {
-  return text.replace(/\d+\.\d{2,}/g, (digits) => Number(digits).toFixed(Number(digits) < 10 ? 2 : 1))
+function rounded(stated: Stated | null | undefined): Stated | null | undefined {
+  return stated && { ...stated, numbers: stated.numbers.map((one) => Number(one.toPrecision(3))) }
 }
 
 type SidesProps = { readonly changes: readonly SheetChange[]; readonly side: 'before' | 'after' }
@@ -207,9 +208,9 @@ function Sides({ changes, side }: SidesProps) {
   return (
     <td className={`py-1 pr-4 ${side === 'after' ? 'font-bold' : 'text-quiet'}`}>
       {changes.map((one) => (
-        <span key={one.what} className="block">
-          {one.what !== 'weight' && <span className="text-sm font-normal">{one.what} </span>}
-          <span className="figure">{rounded(one[side] ?? 'nothing')}</span>
+        <span key={aspectWords(one)} className="block">
+          {one.aspect !== 'weight' && <span className="text-sm font-normal">{aspectWords(one)} </span>}
+          <span className="figure">{statedWords(one.aspect, rounded(one[side]))}</span>
         </span>
       ))}
     </td>

@@ -119,13 +119,7 @@ final class LearnCommand implements Callable<Integer> {
     private static void tell(PrintWriter out, GroupSheet sheet, Proposal proposal) {
         DiagnosticCharacter character = proposal.now();
         for (SheetChange change : SheetDifference.between(sheet, with(sheet, proposal.proposed()))) {
-            out.printf(
-                    Locale.ROOT,
-                    "%s, %s: %s instead of %s%n",
-                    character.id(),
-                    change.what(),
-                    change.after().orElse("nothing"),
-                    change.before().orElse("nothing"));
+            out.printf("%s, %s%n", character.id(), ChangeText.line(change));
         }
         out.printf(
                 Locale.ROOT,

@@ -3,6 +3,7 @@ package org.goldthistle.plotlist;
 import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Types;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -148,7 +149,7 @@ class PlotViews {
                 .param("survey", surveyId)
                 .param("plot", plot.replaceAll("[%_\\\\]", ""))
                 .param("typed", typed.strip().toLowerCase(Locale.ROOT).replaceAll("[%_\\\\]", ""))
-                .param("tag", tag, java.sql.Types.INTEGER)
+                .param("tag", tag, Types.INTEGER)
                 .query((row, i) -> new FoundTree(
                         row.getObject("id", UUID.class),
                         row.getObject("plot_id", UUID.class),
@@ -165,6 +166,7 @@ class PlotViews {
                 : TreeStanding.REVIEW;
         UUID cloneOf = row.getObject("clone_of", UUID.class);
         boolean contested = seen && row.getBoolean("contested");
+        TreeLook look = TreeLook.of(cloneOf != null, standsAs, contested, row.getInt("readings") > 0);
         return new TreeRow(
                 row.getObject("id", UUID.class),
                 row.getInt("tag"),
@@ -181,7 +183,8 @@ class PlotViews {
                 cloneOf,
                 row.getInt("version"),
                 standsAs,
-                TreeLook.of(cloneOf != null, standsAs, contested, row.getInt("readings") > 0),
+                look,
+                look.isToDo(),
                 seen ? row.getString("stands_name") : null,
                 seen ? row.getObject("come_back_month", Integer.class) : null,
                 contested,

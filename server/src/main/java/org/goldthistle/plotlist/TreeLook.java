@@ -33,6 +33,11 @@ enum TreeLook implements Coded {
         return code;
     }
 
+    /** Whether somebody of the crew has something left to do at it. */
+    boolean isToDo() {
+        return this == OPEN || this == BEGUN || this == CONTESTED || this == WAITING;
+    }
+
     /**
      * @param standsAs as far as this observer may know
      * @param contested whether any observer's call is

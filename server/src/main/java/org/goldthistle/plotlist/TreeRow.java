@@ -19,6 +19,7 @@ import org.springframework.lang.Nullable;
  * @param standsAs plain, open, the outcome that was signed last, or review: what it was signed as is kept from this
  *     observer, who is to read it without knowing; the next fields then say nothing
  * @param look how it stands for this observer, at a glance
+ * @param toDo whether the crew has something left to do at it
  * @param standsName common name of what was signed last; null: nothing
  * @param comeBackMonth 1-12, if that was signed
  * @param contested whether any observer's call is
@@ -45,6 +46,7 @@ record TreeRow(
         int version,
         TreeStanding standsAs,
         TreeLook look,
+        boolean toDo,
         @Nullable String standsName,
         @Nullable Integer comeBackMonth,
         boolean contested,

@@ -3,6 +3,7 @@ package org.goldthistle.review;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.goldthistle.call.CaseReason;
 import org.goldthistle.call.Thistle;
 import org.goldthistle.core.CodeOf;
 import org.goldthistle.signing.DeterminationDto;

@@ -41,22 +41,17 @@ class CaseLayout {
     }
 
     CaseDto of(ReviewCase of, SurveyedTree tree, SignedInObserver observer) {
-        boolean seen = !of.state().isBlind() || of.readers().contains(observer.id());
+        boolean stuck = isStuck(of);
+        CaseRights rights = rights(of, tree, observer, stuck);
+        boolean seen = rights.sees();
         if (seen) {
             sights.shown(observer.id(), Scope.CASE, List.of(tree.id()));
         }
         List<SignedCall> signed = calls.of(tree);
         List<SignedCall> shown = seen ? signed : List.of();
         Optional<Table> table = Table.of(shown);
-        boolean open = !tree.rules().closed();
-        boolean mine = observer.id().equals(of.takenBy());
-        boolean wanted = of.state() == CaseState.WAITING || mine;
-        boolean seenBefore = !seen && sights.hasSeen(observer.id(), tree.id());
-        boolean stuck = isStuck(of);
-        boolean atTable = of.state() == CaseState.TABLE
-                || of.state() == CaseState.LABORATORY
-                || stuck && tree.rules().laboratoryUsed();
-        Hindrance whyNot = hindrance(of, open, atTable, observer);
+        boolean open = !rights.closed();
+        boolean decidable = rights.sendable() || of.state() == CaseState.TABLE || of.state() == CaseState.LABORATORY;
         return new CaseDto(
                 of.id(),
                 tree.surveyId(),
@@ -72,14 +67,14 @@ class CaseLayout {
                 of.state(),
                 of.looks(),
                 Queue.needs(of.state()),
-                open && wanted && !of.readers().contains(observer.id()) && !seenBefore,
-                whyNot == null && of.state() != CaseState.SETTLED,
-                whyNot,
-                atTable ? DecisionRules.ways(of, shown, observer, stuck, tree.rules()) : List.of(),
-                mine,
+                rights.mayRead(),
+                rights.mayDecide(),
+                of.state() == CaseState.SETTLED ? null : rights.toDecide().orElse(null),
+                decidable ? DecisionRules.ways(of, shown, observer, stuck, tree.rules()) : List.of(),
+                rights.mine(),
                 callSign(of.takenBy()),
                 !seen,
-                seenBefore,
+                rights.seenBefore(),
                 stuck,
                 seen ? null : proposal(signed),
                 seen ? List.of() : photos(signed),
@@ -107,22 +102,22 @@ class CaseLayout {
         return signed.stream().flatMap(call -> call.photos().stream()).toList();
     }
 
-    /** Why an observer may not decide a case; null: they may, or it is settled. */
-    private static @Nullable Hindrance hindrance(
-            ReviewCase of, boolean open, boolean atTable, SignedInObserver observer) {
-        if (of.state() == CaseState.SETTLED) {
-            return null;
-        }
-        if (!open) {
-            return Hindrance.CLOSED;
-        }
-        if (!atTable) {
-            return Hindrance.UNREAD;
-        }
-        if (of.readers().get(0).equals(observer.id())) {
-            return Hindrance.OWN;
-        }
-        return ReviewService.decides(observer) ? null : Hindrance.ROLE;
+    /**
+     * How a review stands to an observer.
+     *
+     * @param stuck as {@link #isStuck} says
+     */
+    CaseRights rights(ReviewCase of, SurveyedTree tree, SignedInObserver observer, boolean stuck) {
+        boolean reader = of.readers().contains(observer.id());
+        return new CaseRights(
+                of.state(),
+                tree.rules().closed(),
+                reader,
+                of.readers().get(0).equals(observer.id()),
+                observer.id().equals(of.takenBy()),
+                of.state().isBlind() && !reader && sights.hasSeen(observer.id(), tree.id()),
+                observer.role(),
+                stuck && tree.rules().laboratoryUsed());
     }
 
     /** Whether a case waits for a blind reading that nobody in the survey can make any more. */

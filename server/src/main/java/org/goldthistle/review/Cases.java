@@ -1,12 +1,13 @@
 package org.goldthistle.review;
 
 import java.nio.charset.StandardCharsets;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import org.goldthistle.call.Outcome;
+import org.goldthistle.call.CaseReason;
+import org.goldthistle.call.ReviewRules;
+import org.goldthistle.core.Coded;
 import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.platform.Sha256;
 import org.goldthistle.sight.Sights;
@@ -100,31 +101,19 @@ class Cases implements Signatures {
         trees.showTo(of.treeId(), of.state().isBlind() ? Optional.of(of.readers()) : Optional.empty());
     }
 
-    /** Why a call that was just signed is to be reviewed; empty: it is not. */
     private Set<CaseReason> reasons(SurveyedTree tree, SignedCall call, List<SignedCall> all) {
-        Set<CaseReason> reasons = EnumSet.noneOf(CaseReason.class);
-        boolean says = call.outcome() == Outcome.TAXON || call.outcome() == Outcome.GROUP;
-        if (!says) {
-            return reasons; // somebody comes back, or a sample is on its way
-        }
         boolean differ = all.stream()
                         .map(SignedCall::taxonName)
                         .flatMap(Optional::stream)
                         .distinct()
                         .count()
                 > 1;
-        if (call.contested() || differ) {
-            reasons.add(CaseReason.CONTESTED);
-        }
-        if (call.taxon().isPresent() && call.tier().equals(Tier.CONTROL.code())) {
-            reasons.add(CaseReason.CONTROL);
-        } else if (call.taxon().isPresent() && call.tier().equals(Tier.RECORD.code()) && call.matters()) {
-            reasons.add(CaseReason.TIER);
-        }
-        if (reasons.isEmpty() && call.taxon().isPresent() && isDrawn(tree)) {
-            reasons.add(CaseReason.DRAWN);
-        }
-        return reasons;
+        ReviewRules.Signed signed = new ReviewRules.Signed(
+                call.outcome(),
+                Coded.find(Tier.values(), call.tier()).orElseThrow(),
+                call.contested() || differ,
+                call.matters());
+        return ReviewRules.reasons(signed, () -> isDrawn(tree));
     }
 
     /** Whether the lot falls on a tree: by a seed of the survey that nobody is shown, so that nobody can choose. */

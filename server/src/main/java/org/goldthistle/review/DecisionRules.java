@@ -11,40 +11,31 @@ import org.goldthistle.call.SurveyRules;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
 import org.goldthistle.signing.SignedCall;
-import org.goldthistle.survey.SurveyedTree;
 
 /** What must hold before a review is decided; each refusal says what was kept and what to do. */
 final class DecisionRules {
     private DecisionRules() {}
 
     /**
-     * @param stuck whether it waits for a blind reading that nobody in the survey can make any more
-     * @throws Problem if the observer may not decide this, or not so
+     * @param stuck whether the case waits for a blind reading that nobody in the survey can make any more
+     * @throws Problem if the observer may not decide the case, or not so
      */
-    static void check(
-            ReviewCase decided, SignedInObserver observer, NewDecision asked, SurveyedTree tree, boolean stuck) {
-        if (!ReviewService.decides(observer)) {
-            throw Problem.forbidden(
-                    ProblemType.ROLE,
-                    "Reviewers and leads decide. Nothing was changed; say at the table what you think.");
+    static void check(CaseRights rights, NewDecision asked, SurveyRules rules, boolean stuck) {
+        if (asked.is(ReviewOutcome.LABORATORY) && !rules.laboratoryUsed()) {
+            throw Problem.unfit(
+                    ProblemType.LABORATORY_UNUSED,
+                    "This survey sends no samples to a laboratory. Nothing was changed; ask for a third look, or call it"
+                            + " not separable.");
         }
-        if (decided.readers().get(0).equals(observer.id())) {
-            throw Problem.forbidden(
-                    ProblemType.OWN_CASE,
-                    "This is about your own call, so somebody else decides. Nothing was changed; say at the table what"
-                            + " you think.");
-        }
-        boolean sent = stuck && asked.is(ReviewOutcome.LABORATORY); // which needs no reader
-        if (!sent && decided.state() != CaseState.TABLE && decided.state() != CaseState.LABORATORY) {
+        rights.toDecide().ifPresent(why -> refuse(why, stuck));
+        if (rights.state() == CaseState.SETTLED) {
             throw Problem.conflict(
                     ProblemType.NOT_AT_THE_TABLE,
-                    decided.state() == CaseState.SETTLED
-                            ? "This case is settled already. Nothing was changed; whoever doubts it signs the tree anew"
-                                    + " on the Bench."
-                            : stuck
-                                    ? "Nobody in this survey can read this tree blind any more. Nothing was changed; add"
-                                            + " somebody new to the survey, or decide for the laboratory."
-                                    : "This case waits for a blind reading first. Nothing was changed.");
+                    "This case is settled already. Nothing was changed; whoever doubts it signs the tree anew on the"
+                            + " Bench.");
+        }
+        if (stuck && !asked.is(ReviewOutcome.LABORATORY)) {
+            refuse(Hindrance.UNREAD, true);
         }
         if (asked.is(ReviewOutcome.OVERRULE) && asked.reasons().isBlank()) {
             throw Problem.unfit(
@@ -52,18 +43,33 @@ final class DecisionRules {
                     "Whoever overrules a call says why. Nothing was changed; write your reasons and send again.");
         }
         if (asked.is(ReviewOutcome.LABORATORY_RESULT)) {
-            checkResult(decided, asked);
-        }
-        if (asked.is(ReviewOutcome.LABORATORY) && !tree.rules().laboratoryUsed()) {
-            throw Problem.unfit(
-                    ProblemType.LABORATORY_UNUSED,
-                    "This survey sends no samples to a laboratory. Nothing was changed; ask for a third look, or call it"
-                            + " not separable.");
+            checkResult(rights.state(), asked);
         }
     }
 
-    private static void checkResult(ReviewCase decided, NewDecision asked) {
-        if (decided.state() != CaseState.LABORATORY) {
+    private static void refuse(Hindrance why, boolean stuck) {
+        throw switch (why) {
+            case ROLE ->
+                Problem.forbidden(
+                        ProblemType.ROLE,
+                        "Reviewers and leads decide. Nothing was changed; say at the table what you think.");
+            case OWN ->
+                Problem.forbidden(
+                        ProblemType.OWN_CASE,
+                        "This is about your own call, so somebody else decides. Nothing was changed; say at the table"
+                                + " what you think.");
+            default ->
+                Problem.conflict(
+                        ProblemType.NOT_AT_THE_TABLE,
+                        stuck
+                                ? "Nobody in this survey can read this tree blind any more. Nothing was changed; add"
+                                        + " somebody new to the survey, or decide for the laboratory."
+                                : "This case waits for a blind reading first. Nothing was changed.");
+        };
+    }
+
+    private static void checkResult(CaseState state, NewDecision asked) {
+        if (state != CaseState.LABORATORY) {
             throw Problem.conflict(
                     ProblemType.NO_SAMPLE_SENT,
                     "No sample of this tree was sent to the laboratory, so there is no result yet. Nothing was changed;"

@@ -10,10 +10,12 @@ import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.goldthistle.account.Role;
 import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.call.CaseReason;
 import org.goldthistle.call.Thistle;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.GroupSheet;
@@ -25,7 +27,6 @@ import org.goldthistle.sight.Scope;
 import org.goldthistle.sight.Sights;
 import org.goldthistle.survey.SurveyService;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,10 +35,10 @@ import org.springframework.transaction.annotation.Transactional;
 class Queue {
     private static final int PAGE = 30;
 
-    /** Whether the observer may see what was read. */
+    /** Whether the observer may see what was read, as {@link CaseRights#sees()} has it. */
     private static final String SEEN = "(k.state not in ('waiting', 'reading') or :observer = any(k.readers))";
 
-    /** Whether the observer may do what the case waits for. */
+    /** Whether the observer may do what the case waits for, as {@link CaseRights#toDo()} has it. */
     private static final String FOR_ME = "(k.state = 'waiting' and not :observer = any(k.readers)"
             + " and " + Sights.notAmongSeen(":observer", "k.tree_id")
             + " or k.state = 'reading' and k.taken_by = :observer"
@@ -108,8 +109,8 @@ class Queue {
         String order = asked.settled() ? "k.changed_at desc, k.id" : "k.opened_at, k.id";
         List<QueueDto.Row> rows = bound(
                         "select k.*, " + STUCK + " stuck, " + Sights.seen(":observer", "k.tree_id")
-                                + " seen_before, p.code, t.tag, o.call_sign taken_sign, s.closed_at is not null closed, "
-                                + SEEN + " seen, " + FOR_ME + " for_me, case when " + SEEN + " then " + SAID
+                                + " seen_before, p.code, t.tag, o.call_sign taken_sign, s.closed_at is not null closed,"
+                                + " case when " + SEEN + " then " + SAID
                                 + " end said"
                                 + JOINED + where(asked) + " order by " + order + " limit " + (PAGE + 1)
                                 + " offset :from",
@@ -164,11 +165,21 @@ class Queue {
     }
 
     private QueueDto.Row row(ResultSet row, SignedInObserver observer, Map<String, String> titles) throws SQLException {
-        boolean seen = row.getBoolean("seen");
         CaseState state = Coded.find(CaseState.values(), row.getString("state")).orElseThrow();
         boolean mine = observer.id().equals(row.getObject("taken_by", UUID.class));
-        boolean mayDo = row.getBoolean("for_me") && !row.getBoolean("closed");
         List<UUID> readers = List.of((UUID[]) row.getArray("readers").getArray());
+        boolean reader = readers.contains(observer.id());
+        CaseRights rights = new CaseRights(
+                state,
+                row.getBoolean("closed"),
+                reader,
+                readers.get(0).equals(observer.id()),
+                mine,
+                state.isBlind() && !reader && row.getBoolean("seen_before"),
+                observer.role(),
+                false);
+        boolean seen = rights.sees();
+        Optional<Hindrance> whyNot = rights.toDo();
         String groupId = row.getString("group_id");
         return new QueueDto.Row(
                 row.getObject("id", UUID.class),
@@ -181,8 +192,8 @@ class Queue {
                 state,
                 row.getInt("looks"),
                 needs(state),
-                mayDo,
-                mayDo ? null : whyNot(state, row, observer, readers),
+                state != CaseState.SETTLED && whyNot.isEmpty(),
+                whyNot.orElse(null),
                 mine,
                 row.getString("taken_sign"),
                 !seen,
@@ -201,21 +212,6 @@ class Queue {
             case LABORATORY -> CaseNeed.LABORATORY;
             case SETTLED -> CaseNeed.NOTHING;
         };
-    }
-
-    private static @Nullable Hindrance whyNot(
-            CaseState state, ResultSet row, SignedInObserver observer, List<UUID> readers) throws SQLException {
-        if (state == CaseState.SETTLED) {
-            return null;
-        }
-        if (row.getBoolean("closed")) {
-            return Hindrance.CLOSED;
-        }
-        if (state.isBlind()) {
-            boolean seen = row.getBoolean("seen_before");
-            return readers.contains(observer.id()) ? Hindrance.OWN : seen ? Hindrance.SEEN : Hindrance.TAKEN;
-        }
-        return observer.role() == Role.CREW ? Hindrance.ROLE : Hindrance.OWN;
     }
 
     private static List<String> words(Array array) throws SQLException {

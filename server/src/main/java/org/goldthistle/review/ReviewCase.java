@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
+import org.goldthistle.call.CaseReason;
 import org.goldthistle.core.Coded;
 import org.goldthistle.survey.SurveyedTree;
 import org.hibernate.annotations.JdbcTypeCode;

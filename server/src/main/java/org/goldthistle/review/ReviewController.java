@@ -6,6 +6,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.call.CaseReason;
 import org.goldthistle.core.CodeOf;
 import org.goldthistle.platform.ForLeads;
 import org.goldthistle.platform.ForObservers;

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
-import org.goldthistle.account.Role;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.audit.AuditTrail;
 import org.goldthistle.audit.Place;
@@ -94,7 +93,7 @@ class ReviewService {
         SurveyedTree tree = open(taken, observer);
         boolean mine = observer.id().equals(taken.takenBy());
         if (up && !mine) {
-            requireReadable(taken, observer);
+            requireReadable(taken, layout.rights(taken, tree, observer, false), observer);
             taken.take(observer.id(), clock.instant());
         } else if (!up && mine) {
             taken.release(clock.instant());
@@ -104,32 +103,42 @@ class ReviewService {
         return layout.of(taken, tree, observer);
     }
 
-    private void requireReadable(ReviewCase taken, SignedInObserver observer) {
-        if (taken.readers().contains(observer.id())) {
+    private void requireReadable(ReviewCase taken, CaseRights rights, SignedInObserver observer) {
+        Optional<Hindrance> why = rights.toRead();
+        if (why.isPresent() && why.get() == Hindrance.OWN) {
             throw Problem.forbidden(
                     ProblemType.OWN_CASE,
                     "You signed this tree yourself, so somebody else must read it. Nothing was changed; take another"
                             + " case.");
         }
-        if (sights.hasSeen(observer.id(), taken.treeId())) {
-            throw Problem.conflict(
+        if (why.isPresent() && why.get() == Hindrance.SEEN) {
+            throw elsewhere(
                     ProblemType.SEEN_ALREADY,
                     "You were shown what others made of this tree, so you cannot read it blind. Nothing was changed; take"
                             + " another case.",
-                    new Next(nextFor(taken.surveyId(), observer).orElse(null)));
+                    taken,
+                    observer);
         }
-        if (taken.state() == CaseState.READING) {
-            throw Problem.conflict(
+        if (why.isPresent()) {
+            throw elsewhere(
                     ProblemType.CASE_TAKEN,
                     "Somebody else has just taken this case. Nothing was changed; take the next one.",
-                    new Next(nextFor(taken.surveyId(), observer).orElse(null)));
+                    taken,
+                    observer);
         }
         if (taken.state() != CaseState.WAITING) {
-            throw Problem.conflict(
+            throw elsewhere(
                     ProblemType.NO_READING_WANTED,
                     "This case waits for no blind reading any more. Nothing was changed; take the next one.",
-                    new Next(nextFor(taken.surveyId(), observer).orElse(null)));
+                    taken,
+                    observer);
         }
+    }
+
+    /** A refusal that offers another case. */
+    private Problem elsewhere(ProblemType type, String words, ReviewCase taken, SignedInObserver observer) {
+        return Problem.conflict(
+                type, words, new Next(nextFor(taken.surveyId(), observer).orElse(null)));
     }
 
     private Optional<UUID> nextFor(UUID surveyId, SignedInObserver observer) {
@@ -197,7 +206,8 @@ class ReviewService {
         if (isKnown(decisionId, caseId, asked)) {
             return layout.of(decided, tree, observer);
         }
-        DecisionRules.check(decided, observer, asked, tree, layout.isStuck(decided));
+        boolean stuck = layout.isStuck(decided);
+        DecisionRules.check(layout.rights(decided, tree, observer, stuck), asked, tree.rules(), stuck);
         if (!Objects.equals(asked.version(), decided.version())) {
             throw Problem.stale("case", layout.of(decided, tree, observer));
         }
@@ -336,10 +346,5 @@ class ReviewService {
                 .ifPresent(tree ->
                         turns.take(Turn.beside(Turn.Thing.SURVEY, surveyId), Turn.alone(Turn.Thing.TREE, tree)));
         return found(surveyId, caseId);
-    }
-
-    /** Whether an observer decides cases. */
-    static boolean decides(SignedInObserver observer) {
-        return observer.role() != Role.CREW;
     }
 }

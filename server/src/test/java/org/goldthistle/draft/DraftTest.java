@@ -59,8 +59,8 @@ class DraftTest extends DraftCase {
         String second = saved(nuthatch, changed).path("versionId").asText();
 
         assertThat(differences).hasSize(1);
-        assertThat(differences.at("/0/what").asText()).isEqualTo("weight");
-        assertThat(differences.at("/0/after").asText()).isEqualTo("0.1");
+        assertThat(differences.at("/0/aspect").asText()).isEqualTo("weight");
+        assertThat(differences.at("/0/after/numbers/0").asDouble()).isEqualTo(0.1);
         assertThat(nuthatch.get("/api/sheets/differences?from=" + first + "&to=" + second)
                         .expect(200))
                 .isEqualTo(differences);

@@ -93,8 +93,8 @@ class LessonsTest extends TreeUnderReview {
             }
         }
         assertThat(lower).isNotNull();
-        double proposed = lower.at("/changes/0/after").asDouble();
-        assertThat(lower.at("/changes/0/before").asDouble()).isGreaterThan(proposed);
+        double proposed = lower.at("/changes/0/after/numbers/0").asDouble();
+        assertThat(lower.at("/changes/0/before/numbers/0").asDouble()).isGreaterThan(proposed);
 
         JsonNode draft = redpoll.put(
                         "/api/drafts/" + UUID.randomUUID(),
@@ -121,8 +121,8 @@ class LessonsTest extends TreeUnderReview {
         assertThat(again.path("revision").asInt())
                 .isEqualTo(changed.path("revision").asInt());
         assertThat(differences).hasSize(1);
-        assertThat(differences.at("/0/what").asText()).isEqualTo("weight");
-        assertThat(differences.at("/0/after").asDouble()).isCloseTo(proposed, within(1e-9));
+        assertThat(differences.at("/0/aspect").asText()).isEqualTo("weight");
+        assertThat(differences.at("/0/after/numbers/0").asDouble()).isCloseTo(proposed, within(1e-9));
     }
 
     @Test

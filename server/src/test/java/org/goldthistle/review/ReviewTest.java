@@ -5,9 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
@@ -17,6 +20,44 @@ import org.junit.jupiter.api.Test;
 
 /** A call is read again by somebody who does not know it, talked over and settled. */
 class ReviewTest extends TreeUnderReview {
+    @Test
+    void the_queue_the_case_and_what_is_for_me_say_the_same() {
+        Caller siskin = signedIn("Siskin");
+        sign(siskin, "taxon", "serotina");
+        int todo = 0;
+        for (String who : List.of("Siskin", "Redpoll", "Nuthatch", "Wren")) {
+            Caller caller = signedIn(who);
+            Set<String> mine = new HashSet<>();
+            rows(caller, "&mine=true").forEach(row -> mine.add(row.path("id").asText()));
+            for (JsonNode row : rows(caller, "")) {
+                boolean mayDo = row.path("mayDo").asBoolean();
+                assertThat(mine.contains(row.path("id").asText()))
+                        .as("%s: %s", who, row)
+                        .isEqualTo(mayDo);
+                JsonNode found = caller.get(casePath(row)).expect(200);
+                boolean blind = row.path("needs").asText().equals("blind-reading");
+                assertThat(found.path(blind ? "mayRead" : "mayDecide").asBoolean())
+                        .as("%s: %s", who, row)
+                        .isEqualTo(mayDo);
+                assertThat(found.path("blind")).isEqualTo(row.path("blind"));
+                todo += mayDo ? 1 : 0;
+            }
+        }
+        assertThat(todo).isPositive();
+    }
+
+    private static List<JsonNode> rows(Caller caller, String asked) {
+        List<JsonNode> rows = new ArrayList<>();
+        for (int from = 0; ; from += 30) {
+            JsonNode page =
+                    caller.get(surveyPath() + "/review?from=" + from + asked).expect(200);
+            page.path("rows").forEach(rows::add);
+            if (page.path("next").isMissingNode() || page.path("next").isNull()) {
+                return rows;
+            }
+        }
+    }
+
     @Test
     void a_case_is_read_by_one_at_a_time_and_never_by_its_own_reader() {
         Caller siskin = signedIn("Siskin");
@@ -146,7 +187,7 @@ class ReviewTest extends TreeUnderReview {
                         .expect(200)
                         .path("whyNot")
                         .asText())
-                .isEqualTo("own");
+                .isEqualTo("role");
         signedIn("Nuthatch").put(casePath(row) + "/taken", Map.of()).expectProblem(409, "no-reading-wanted");
         treecreeper
                 .put(decision(row), decision("overrule", table, "Seen better.", 0))

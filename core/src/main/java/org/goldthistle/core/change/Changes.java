@@ -27,28 +27,35 @@ final class Changes {
     }
 
     /** Notes one aspect if it is different. */
-    <T> Changes aspect(String what, T before, T after, Function<T, String> spelt) {
-        if (!before.equals(after)) {
-            found.add(new SheetChange(
-                    part, name, what, Optional.of(spelt.apply(before)), Optional.of(spelt.apply(after))));
-        }
-        return this;
+    <T> Changes aspect(Aspect what, T before, T after, Function<T, Stated> stated) {
+        return aspect(what, List.of(), before, after, stated);
     }
 
-    /** Notes text that is different. */
-    Changes text(String what, String before, String after) {
-        return aspect(what, before, after, Function.identity());
+    /** Notes one aspect of something within the thing if it is different. */
+    <T> Changes aspect(Aspect what, List<String> of, T before, T after, Function<T, Stated> stated) {
+        return optional(what, of, Optional.of(before), Optional.of(after), stated);
+    }
+
+    /** Notes words that are different. */
+    Changes text(Aspect what, String before, String after) {
+        return aspect(what, before, after, Stated::words);
     }
 
     /** Notes a number that is different. */
-    Changes number(String what, double before, double after) {
-        return aspect(what, before, after, Spelling::number);
+    Changes number(Aspect what, double before, double after) {
+        return aspect(what, before, after, Stated::number);
     }
 
-    /** Notes text that may be missing. */
-    Changes optional(String what, Optional<String> before, Optional<String> after) {
+    /** Notes words that may be missing. */
+    Changes optional(Aspect what, Optional<String> before, Optional<String> after) {
+        return optional(what, List.of(), before, after, Stated::words);
+    }
+
+    /** Notes what may be missing. */
+    <T> Changes optional(
+            Aspect what, List<String> of, Optional<T> before, Optional<T> after, Function<T, Stated> stated) {
         if (!before.equals(after)) {
-            found.add(new SheetChange(part, name, what, before, after));
+            found.add(new SheetChange(part, name, what, of, before.map(stated), after.map(stated)));
         }
         return this;
     }
@@ -71,7 +78,7 @@ final class Changes {
             T was = old.get(id.apply(one));
             on(ofPart, shown.apply(one));
             if (was == null) {
-                found.add(new SheetChange(ofPart, name, "", Optional.empty(), Optional.of(name)));
+                optional(Aspect.WHOLE, Optional.empty(), Optional.of(name));
             } else {
                 kept.add(id.apply(one));
                 compare.accept(was, one);
@@ -80,13 +87,12 @@ final class Changes {
         for (T one : before) {
             if (!kept.contains(id.apply(one))) {
                 String gone = shown.apply(one);
-                found.add(new SheetChange(ofPart, gone, "", Optional.of(gone), Optional.empty()));
+                on(ofPart, gone).optional(Aspect.WHOLE, Optional.of(gone), Optional.empty());
             }
         }
         List<String> order = before.stream().map(id).filter(kept::contains).toList();
         if (!order.equals(kept)) {
-            on(SheetChange.Part.SHEET, "")
-                    .aspect("order of " + ofPart.code() + " entries", order, kept, ids -> String.join(", ", ids));
+            on(ofPart, "").aspect(Aspect.ORDER, order, kept, Stated::list);
         }
     }
 }

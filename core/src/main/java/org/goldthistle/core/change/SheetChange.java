@@ -1,5 +1,6 @@
 package org.goldthistle.core.change;
 
+import java.util.List;
 import java.util.Optional;
 import org.goldthistle.core.Coded;
 
@@ -8,11 +9,13 @@ import org.goldthistle.core.Coded;
  *
  * @param part of the sheet it belongs to
  * @param name of the taxon, character … it concerns; empty for the sheet as a whole
- * @param what is different about it, in a few words; empty: it was added, left out or reworded as a whole
+ * @param aspect what is different about it
+ * @param of of what within it, as the aspect says: a trait, a topic, a state, or a taxon and a state
  * @param before what stood there; empty: nothing
  * @param after what stands there now; empty: nothing
  */
-public record SheetChange(Part part, String name, String what, Optional<String> before, Optional<String> after) {
+public record SheetChange(
+        Part part, String name, Aspect aspect, List<String> of, Optional<Stated> before, Optional<Stated> after) {
 
     /** The parts of a sheet. */
     public enum Part implements Coded {

@@ -5,30 +5,27 @@ import static org.goldthistle.core.change.SheetChange.Part;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
-import java.util.stream.Collectors;
-import org.goldthistle.core.Coded;
+import org.goldthistle.core.sheet.Caution;
+import org.goldthistle.core.sheet.CautionTopic;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.DiscriminantIndex;
-import org.goldthistle.core.sheet.Drawing;
-import org.goldthistle.core.sheet.FirstLook;
+import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.core.sheet.GateItem;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.Measured;
 import org.goldthistle.core.sheet.NumberScale;
-import org.goldthistle.core.sheet.Parents;
 import org.goldthistle.core.sheet.Profile;
 import org.goldthistle.core.sheet.RangeProfile;
+import org.goldthistle.core.sheet.Scale;
 import org.goldthistle.core.sheet.State;
 import org.goldthistle.core.sheet.StateProfile;
 import org.goldthistle.core.sheet.StateScale;
 import org.goldthistle.core.sheet.Taxon;
+import org.goldthistle.core.sheet.Trait;
 import org.goldthistle.core.sheet.Trust;
 
 /** Tells two versions of a sheet apart: sheets that are not equal have a change, equal ones have none. */
 public final class SheetDifference {
-    private static final String DERIVED = "derived from its parents";
-
     private final GroupSheet before;
     private final GroupSheet after;
     private final Changes changes = new Changes();
@@ -45,17 +42,24 @@ public final class SheetDifference {
 
     private List<SheetChange> all() {
         changes.on(Part.SHEET, "")
-                .text("id", before.id(), after.id())
-                .text("title", before.title(), after.title())
-                .optional("short name", before.shortName(), after.shortName())
-                .text("region", before.region(), after.region())
-                .text("why they are confused", before.why(), after.why())
+                .text(Aspect.ID, before.id(), after.id())
+                .text(Aspect.TITLE, before.title(), after.title())
+                .optional(Aspect.SHORT_NAME, before.shortName(), after.shortName())
+                .text(Aspect.REGION, before.region(), after.region())
+                .text(Aspect.WHY, before.why(), after.why())
                 .aspect(
-                        "name recorded when they cannot be separated",
+                        Aspect.FALLBACK,
                         before.fallback(),
                         after.fallback(),
-                        one -> one.commonName() + ", " + one.scientificName())
-                .aspect("first look", before.firstLook(), after.firstLook(), SheetDifference::firstLook);
+                        one -> Stated.list(List.of(one.commonName(), one.scientificName())));
+        for (Trait trait : Trait.values()) {
+            changes.optional(
+                    Aspect.FIRST_LOOK,
+                    List.of(trait.code()),
+                    Optional.ofNullable(before.firstLook().shown().get(trait)),
+                    Optional.ofNullable(after.firstLook().shown().get(trait)),
+                    Stated::spelt);
+        }
         changes.things(
                 Part.TAXON,
                 before.taxa(),
@@ -78,73 +82,98 @@ public final class SheetDifference {
                 DiscriminantIndex::id,
                 DiscriminantIndex::name,
                 this::index);
-        changes.on(Part.CAUTION, "")
-                .aspect(
-                        "cautions",
-                        before.cautions(),
-                        after.cautions(),
-                        all -> all.stream()
-                                .map(one -> Spelling.words(one.topic()) + ": " + one.text())
-                                .collect(Collectors.joining("; ")));
-        changes.on(Part.SOURCE, "").aspect("sources", before.sources(), after.sources(), all -> String.join("; ", all));
+        cautions();
+        changes.on(Part.SOURCE, "").aspect(Aspect.SOURCES, before.sources(), after.sources(), Stated::list);
         return changes.found();
     }
 
-    private static String firstLook(FirstLook look) {
-        String text = look.shown().entrySet().stream()
-                .map(one -> Spelling.words(one.getKey()) + " " + String.join(" or ", one.getValue()))
-                .collect(Collectors.joining(", "));
-        return text.isEmpty() ? "nothing said" : text;
+    private void cautions() {
+        changes.on(Part.CAUTION, "");
+        boolean same = true;
+        for (CautionTopic topic : CautionTopic.values()) {
+            Optional<List<String>> was = cautions(before, topic);
+            Optional<List<String>> is = cautions(after, topic);
+            changes.optional(Aspect.CAUTIONS, List.of(topic.code()), was, is, Stated::list);
+            same &= was.equals(is);
+        }
+        if (same) {
+            changes.aspect(Aspect.ORDER, topics(before), topics(after), Stated::codes);
+        }
+    }
+
+    private static Optional<List<String>> cautions(GroupSheet sheet, CautionTopic topic) {
+        return Optional.of(sheet.cautions().stream()
+                        .filter(one -> one.topic() == topic)
+                        .map(Caution::text)
+                        .toList())
+                .filter(texts -> !texts.isEmpty());
+    }
+
+    private static List<CautionTopic> topics(GroupSheet sheet) {
+        return sheet.cautions().stream().map(Caution::topic).toList();
     }
 
     private void taxon(Taxon was, Taxon is) {
-        changes.text("scientific name", was.name().scientificName(), is.name().scientificName())
-                .text("author", was.name().authorship(), is.name().authorship())
-                .text("common name", was.name().commonName(), is.name().commonName())
-                .aspect("rank", was.rank(), is.rank(), Spelling::words)
-                .aspect("parents", was.parents(), is.parents(), SheetDifference::parents)
-                .aspect("origin", was.origin(), is.origin(), Spelling::words)
-                .aspect("standing", was.standing(), is.standing(), Spelling::words)
-                .number("of 100 wild trees", was.abundance(), is.abundance())
-                .number("of 100 planted trees", was.plantedAbundance(), is.plantedAbundance())
-                .aspect("habitat", was.habitat(), is.habitat(), Spelling::multipliers);
-    }
-
-    private static String parents(Optional<Parents> parents) {
-        return parents.map(one -> one.first() + " and " + one.second()).orElse("none");
+        changes.text(
+                        Aspect.SCIENTIFIC_NAME,
+                        was.name().scientificName(),
+                        is.name().scientificName())
+                .text(Aspect.AUTHOR, was.name().authorship(), is.name().authorship())
+                .text(Aspect.COMMON_NAME, was.name().commonName(), is.name().commonName())
+                .aspect(Aspect.RANK, was.rank(), is.rank(), Stated::code)
+                .optional(
+                        Aspect.PARENTS,
+                        List.of(),
+                        was.parents(),
+                        is.parents(),
+                        one -> Stated.list(List.of(one.first(), one.second())))
+                .aspect(Aspect.ORIGIN, was.origin(), is.origin(), Stated::code)
+                .aspect(Aspect.STANDING, was.standing(), is.standing(), Stated::code)
+                .number(Aspect.OF_WILD, was.abundance(), is.abundance())
+                .number(Aspect.OF_PLANTED, was.plantedAbundance(), is.plantedAbundance())
+                .aspect(Aspect.HABITAT, was.habitat(), is.habitat(), Stated::factors);
     }
 
     private void gateItem(GateItem was, GateItem is) {
-        changes.text("wording", was.name(), is.name())
-                .aspect("organ", was.organ(), is.organ(), Spelling::words)
-                .aspect("station", was.zone(), is.zone(), Spelling::words)
-                .text("how to look", was.howTo(), is.howTo())
-                .text("otherwise", was.otherwise(), is.otherwise())
-                .optional("group to look in otherwise", was.otherwiseGroup(), is.otherwiseGroup())
-                .aspect("drawing", was.drawing(), is.drawing(), SheetDifference::drawn)
-                .aspect("drawing otherwise", was.otherwiseDrawing(), is.otherwiseDrawing(), SheetDifference::drawn);
+        changes.text(Aspect.WORDING, was.name(), is.name())
+                .aspect(Aspect.ORGAN, was.organ(), is.organ(), Stated::code)
+                .aspect(Aspect.STATION, was.zone(), is.zone(), Stated::code)
+                .text(Aspect.HOW_TO, was.howTo(), is.howTo())
+                .text(Aspect.OTHERWISE, was.otherwise(), is.otherwise())
+                .optional(Aspect.OTHERWISE_GROUP, was.otherwiseGroup(), is.otherwiseGroup())
+                .optional(Aspect.DRAWING, List.of(), was.drawing(), is.drawing(), Stated::drawing)
+                .optional(
+                        Aspect.DRAWING_OTHERWISE,
+                        List.of(),
+                        was.otherwiseDrawing(),
+                        is.otherwiseDrawing(),
+                        Stated::drawing);
     }
 
     private void index(DiscriminantIndex was, DiscriminantIndex is) {
-        Function<DiscriminantIndex, String> formula = one -> one.terms().stream()
-                        .map(term -> Spelling.number(term.coefficient()) + " " + term.character())
-                        .collect(Collectors.joining(" + "))
-                + " + " + Spelling.number(one.constant());
-        changes.text("wording", was.name(), is.name())
-                .text("source", was.source(), is.source())
-                .text("speaks for", was.positive() + " or " + was.negative(), is.positive() + " or " + is.negative())
-                .text("formula", formula.apply(was), formula.apply(is))
-                .number("undecided below", was.undecided(), is.undecided())
-                .text("how to work it", was.reading(), is.reading());
+        changes.text(Aspect.WORDING, was.name(), is.name())
+                .text(Aspect.PUBLISHED, was.source(), is.source())
+                .text(Aspect.POSITIVE, was.positive(), is.positive())
+                .text(Aspect.NEGATIVE, was.negative(), is.negative())
+                .aspect(Aspect.COEFFICIENTS, was.terms(), is.terms(), SheetDifference::coefficients)
+                .number(Aspect.CONSTANT, was.constant(), is.constant())
+                .number(Aspect.UNDECIDED, was.undecided(), is.undecided())
+                .text(Aspect.WORKING, was.reading(), is.reading());
+    }
+
+    private static Stated coefficients(List<DiscriminantIndex.Term> terms) {
+        return Stated.named(
+                terms.stream().map(DiscriminantIndex.Term::character).toList(),
+                terms.stream().map(DiscriminantIndex.Term::coefficient).toList());
     }
 
     private void character(DiagnosticCharacter was, DiagnosticCharacter is) {
-        changes.text("wording", was.name(), is.name())
-                .optional("short name", was.shortName(), is.shortName())
-                .aspect("organ", was.organ(), is.organ(), Spelling::words)
-                .aspect("station", was.zone(), is.zone(), Spelling::words)
-                .text("kind", was.scale().kind(), is.scale().kind())
-                .aspect("how it is taken", measured(was), measured(is), SheetDifference::taken);
+        changes.text(Aspect.WORDING, was.name(), is.name())
+                .optional(Aspect.SHORT_NAME, was.shortName(), is.shortName())
+                .aspect(Aspect.ORGAN, was.organ(), is.organ(), Stated::code)
+                .aspect(Aspect.STATION, was.zone(), is.zone(), Stated::code)
+                .aspect(Aspect.KIND, was.scale().kind(), is.scale().kind(), Stated::spelt);
+        measured(measured(was), measured(is));
         if (was.scale() instanceof StateScale old && is.scale() instanceof StateScale now) {
             states(old, now);
         }
@@ -156,69 +185,80 @@ public final class SheetDifference {
                     is);
         }
         trust(was.trust(), is.trust());
-        changes.aspect(
-                "borne by",
-                was.bearing().shares(),
-                is.bearing().shares(),
-                shares -> shares.isEmpty() ? "every tree" : Spelling.multipliers(shares));
+        changes.aspect(Aspect.BORNE, was.bearing().shares(), is.bearing().shares(), Stated::factors);
         changes.number(
-                        "how many make a reading",
+                        Aspect.REPLICATES,
                         was.replication().replicates(),
                         is.replication().replicates())
                 .number(
-                        "likeness of those of one tree",
+                        Aspect.LIKENESS,
                         was.replication().likeness(),
                         is.replication().likeness())
-                .optional("one signal with", was.cluster(), is.cluster())
-                .number("minutes", was.effort().minutes(), is.effort().minutes())
-                .aspect("harm", was.effort().harm(), is.effort().harm(), Spelling::words)
-                .aspect("hazards", was.effort().hazards(), is.effort().hazards(), SheetDifference::hazards)
-                .aspect("sense", was.effort().sense(), is.effort().sense(), Spelling::words)
-                .aspect(
-                        "needs red told from green",
-                        was.effort().redGreen(),
-                        is.effort().redGreen(),
-                        one -> one ? "yes" : "no")
-                .aspect("not seeing it", was.absence(), is.absence(), Spelling::words)
-                .text("how to look", was.guidance().howTo(), is.guidance().howTo())
-                .optional("pitfall", was.guidance().pitfall(), is.guidance().pitfall())
-                .aspect("drawing", was.guidance().figure(), is.guidance().figure(), SheetDifference::drawn);
+                .optional(Aspect.CLUSTER, was.cluster(), is.cluster())
+                .number(Aspect.MINUTES, was.effort().minutes(), is.effort().minutes())
+                .aspect(Aspect.HARM, was.effort().harm(), is.effort().harm(), Stated::code)
+                .aspect(Aspect.HAZARDS, was.effort().hazards(), is.effort().hazards(), Stated::codes)
+                .aspect(Aspect.SENSE, was.effort().sense(), is.effort().sense(), Stated::code)
+                .optional(Aspect.FACULTY, List.of(), faculty(was), faculty(is), Stated::code)
+                .aspect(Aspect.ABSENCE, was.absence(), is.absence(), Stated::code)
+                .text(Aspect.HOW_TO, was.guidance().howTo(), is.guidance().howTo())
+                .optional(
+                        Aspect.PITFALL, was.guidance().pitfall(), is.guidance().pitfall())
+                .optional(
+                        Aspect.DRAWING,
+                        List.of(),
+                        was.guidance().figure(),
+                        is.guidance().figure(),
+                        Stated::drawing);
     }
 
     private static Optional<Measured> measured(DiagnosticCharacter character) {
         return character.scale() instanceof NumberScale number ? number.measured() : Optional.empty();
     }
 
-    private static String taken(Optional<Measured> measured) {
-        return measured.map(one -> one.as().replace('-', ' ') + ": " + String.join("; ", one.parts()) + at(one))
-                .orElse("typed as a number");
+    private void measured(Optional<Measured> was, Optional<Measured> is) {
+        changes.optional(Aspect.MEASURED, List.of(), was.map(Measured::as), is.map(Measured::as), Stated::spelt)
+                .optional(
+                        Aspect.MEASURED_PARTS,
+                        List.of(),
+                        was.map(Measured::parts),
+                        is.map(Measured::parts),
+                        Stated::list)
+                .optional(
+                        Aspect.MEASURED_AT,
+                        List.of(),
+                        was.flatMap(SheetDifference::at),
+                        is.flatMap(SheetDifference::at),
+                        Stated::number);
     }
 
-    private static String at(Measured measured) {
-        return measured instanceof Measured.WidthAt width ? ", at " + Spelling.number(width.at()) : "";
+    private static Optional<Double> at(Measured measured) {
+        return measured instanceof Measured.WidthAt width ? Optional.of(width.at()) : Optional.empty();
     }
 
-    private static String hazards(List<? extends Coded> hazards) {
-        return hazards.isEmpty()
-                ? "none"
-                : hazards.stream().map(Spelling::words).collect(Collectors.joining(", "));
+    private static Optional<Faculty> faculty(DiagnosticCharacter character) {
+        return character.effort().redGreen() ? Optional.of(Faculty.RED_GREEN) : Optional.empty();
     }
 
     private void states(StateScale was, StateScale is) {
         for (State state : is.states()) {
             int index = was.indexOf(state.id());
             if (index < 0) {
-                changes.optional("state", Optional.empty(), Optional.of(state.name()));
+                changes.optional(Aspect.STATE, Optional.empty(), Optional.of(state.name()));
             } else {
                 State old = was.states().get(index);
-                changes.text("state", old.name(), state.name());
-                changes.aspect(
-                        "drawing of \"" + state.name() + "\"", old.drawing(), state.drawing(), SheetDifference::drawn);
+                changes.text(Aspect.STATE, old.name(), state.name())
+                        .optional(
+                                Aspect.STATE_DRAWING,
+                                List.of(state.name()),
+                                old.drawing(),
+                                state.drawing(),
+                                Stated::drawing);
             }
         }
         for (State state : was.states()) {
             if (is.indexOf(state.id()) < 0) {
-                changes.optional("state", Optional.of(state.name()), Optional.empty());
+                changes.optional(Aspect.STATE, Optional.of(state.name()), Optional.empty());
             }
         }
         List<String> order = was.states().stream()
@@ -229,15 +269,7 @@ public final class SheetDifference {
                 .map(State::id)
                 .filter(id -> was.indexOf(id) >= 0)
                 .toList();
-        changes.aspect("order of states", order, now, ids -> String.join(", ", ids));
-    }
-
-    private static String drawn(Optional<Drawing> drawing) {
-        return drawing.map(one -> one.part().replace('-', ' ')
-                        + one.parameters().entrySet().stream()
-                                .map(parameter -> ", " + parameter.getKey() + " " + parameter.getValue())
-                                .collect(Collectors.joining()))
-                .orElse("none");
+        changes.aspect(Aspect.STATE_ORDER, order, now, Stated::list);
     }
 
     private void profile(String taxon, Optional<Profile> was, Optional<Profile> is, DiagnosticCharacter character) {
@@ -249,33 +281,41 @@ public final class SheetDifference {
                 && character.scale() instanceof StateScale scale) {
             for (State state : scale.states()) {
                 changes.aspect(
-                        taxon + ", " + state.name(),
+                        Aspect.SHARE,
+                        List.of(taxon, state.name()),
                         old.frequency(state.id()),
                         now.frequency(state.id()),
-                        Spelling::percent);
+                        Stated::share);
             }
         } else {
-            changes.text(taxon, spelt(was), spelt(is));
+            changes.optional(Aspect.PROFILE, List.of(taxon), was, is, one -> stated(one, character.scale()));
         }
     }
 
-    private static String spelt(Optional<Profile> profile) {
-        return profile.map(one -> one instanceof RangeProfile limits
-                        ? Spelling.range(limits.range())
-                        : ((StateProfile) one)
-                                .frequencies().entrySet().stream()
-                                        .sorted(Map.Entry.comparingByKey())
-                                        .map(share -> share.getKey() + " " + Spelling.percent(share.getValue()))
-                                        .collect(Collectors.joining(", ")))
-                .orElse(DERIVED);
+    private static Stated stated(Profile profile, Scale scale) {
+        if (profile instanceof RangeProfile limits) {
+            return Stated.range(limits.range());
+        }
+        Map<String, Double> shares = ((StateProfile) profile).frequencies();
+        List<String> states = shares.keySet().stream().sorted().toList();
+        return Stated.shares(
+                states.stream().map(id -> name(scale, id)).toList(),
+                states.stream().map(shares::get).toList());
+    }
+
+    /** Of a state; its id where the character that is told has it no more. */
+    private static String name(Scale scale, String id) {
+        return scale instanceof StateScale named && named.indexOf(id) >= 0
+                ? named.states().get(named.indexOf(id)).name()
+                : id;
     }
 
     private void trust(Trust was, Trust is) {
-        changes.number("weight", was.weight(), is.weight())
-                .aspect("weight by school", was.schools(), is.schools(), Spelling::multipliers)
-                .aspect("months", was.months(), is.months(), Spelling::months)
-                .aspect("multipliers by stage", was.stages(), is.stages(), Spelling::multipliers)
-                .aspect("multipliers by material", was.materials(), is.materials(), Spelling::multipliers)
-                .aspect("multipliers by place in the crown", was.positions(), is.positions(), Spelling::multipliers);
+        changes.number(Aspect.WEIGHT, was.weight(), is.weight())
+                .aspect(Aspect.SCHOOLS, was.schools(), is.schools(), Stated::factors)
+                .aspect(Aspect.MONTHS, was.months(), is.months(), Stated::months)
+                .aspect(Aspect.STAGES, was.stages(), is.stages(), Stated::factors)
+                .aspect(Aspect.MATERIALS, was.materials(), is.materials(), Stated::factors)
+                .aspect(Aspect.POSITIONS, was.positions(), is.positions(), Stated::factors);
     }
 }

@@ -1,2 +1,2 @@
-/** What is different between two versions of a sheet, in words. */
+/** What is different between two versions of a sheet, for an interface that says it in words. */
 package org.goldthistle.core.change;

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.goldthistle.core.RefusedException;
+import org.goldthistle.core.change.Aspect;
 import org.goldthistle.core.change.SheetChange;
 import org.goldthistle.core.change.SheetDifference;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
@@ -84,7 +85,11 @@ public record RegionOverlay(
             SheetChange first = more.get(0);
             throw RefusedException.of(
                     first.part().code() + (first.name().isEmpty() ? "" : " \"" + first.name() + "\""),
-                    "another " + (first.what().isEmpty() ? "entry" : first.what()) + " than in the original",
+                    "another "
+                            + (first.aspect() == Aspect.WHOLE
+                                    ? "entry"
+                                    : first.aspect().code().replace('-', ' '))
+                            + " than in the original",
                     "a difference in abundance, origin, standing, habitat or months alone");
         }
         return overlay;

@@ -10,6 +10,8 @@ import java.util.Set;
 import org.goldthistle.core.RandomSheets;
 import org.goldthistle.core.Sheets;
 import org.goldthistle.core.Sheets.CharacterBuilder;
+import org.goldthistle.core.sheet.Caution;
+import org.goldthistle.core.sheet.CautionTopic;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.Drawing;
 import org.goldthistle.core.sheet.Effort;
@@ -27,8 +29,6 @@ import org.goldthistle.core.sheet.Zone;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
 class SheetDifferenceTest {
     @RepeatedTest(30)
@@ -42,24 +42,24 @@ class SheetDifferenceTest {
     }
 
     @Test
-    void frequencies_are_told_state_by_state_and_in_percent() {
+    void frequencies_are_told_state_by_state() {
         assertThat(told(bark().in("a", 0.6, 0.4), bark().in("a", 0.555, 0.445)))
                 .containsExactly(
-                        "the bark: test a, state rough: 60 % → 55.5 %",
-                        "the bark: test a, state smooth: 40 % → 44.5 %");
+                        "the bark: share of test a, state rough: [0.6] → [0.555]",
+                        "the bark: share of test a, state smooth: [0.4] → [0.445]");
     }
 
     @Test
-    void ranges_are_told_as_a_flora_prints_them() {
+    void ranges_are_told_by_their_four_limits() {
         CharacterBuilder was = Sheets.character("leaf").numbers(Measure.LENGTH).range("a", 6, 8, 12, 15);
         CharacterBuilder is = Sheets.character("leaf").numbers(Measure.LENGTH).range("a", 6, 8.5, 12, 15);
 
         assertThat(told(was.range("b", 1, 2, 3, 4), is.range("b", 1, 2, 3, 4)))
-                .containsExactly("the leaf: test a: (6-)8-12(-15) → (6-)8.5-12(-15)");
+                .containsExactly("the leaf: profile of test a: [6.0, 8.0, 12.0, 15.0] → [6.0, 8.5, 12.0, 15.0]");
     }
 
     @Test
-    void trust_and_effort_are_told_in_words() {
+    void trust_and_effort_are_told_by_codes_and_figures() {
         Trust trust = new Trust(
                 0.5,
                 Map.of(School.FIELD_MARKS, 0.7),
@@ -76,17 +76,18 @@ class SheetDifferenceTest {
                                 .cluster("hairs")
                                 .effort(new Effort(2, Harm.WOUND, List.of(), Sense.TOUCH, true))))
                 .containsExactly(
-                        "the bark: organ: leaf → bark",
-                        "the bark: station: hand → trunk",
-                        "the bark: weight: 1 → 0.5",
-                        "the bark: weight by school: none → field marks 0.7",
-                        "the bark: months: all year → Mar to May, Oct",
-                        "the bark: multipliers by stage: none → sapling 0.1, pole 0.5",
-                        "the bark: one signal with: nothing → hairs",
-                        "the bark: minutes: 1 → 2",
-                        "the bark: harm: none → wound",
-                        "the bark: sense: sight → touch",
-                        "the bark: needs red told from green: no → yes");
+                        "the bark: organ: [leaf] → [bark]",
+                        "the bark: station: [hand] → [trunk]",
+                        "the bark: weight: [1.0] → [0.5]",
+                        "the bark: schools: [] → [field-marks][0.7]",
+                        "the bark: months: [1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 7.0, 8.0, 9.0, 10.0, 11.0, 12.0]"
+                                + " → [3.0, 4.0, 5.0, 10.0]",
+                        "the bark: stages: [] → [sapling, pole][0.1, 0.5]",
+                        "the bark: cluster: nothing → [hairs]",
+                        "the bark: minutes: [1.0] → [2.0]",
+                        "the bark: harm: [none] → [wound]",
+                        "the bark: sense: [sight] → [touch]",
+                        "the bark: faculty: nothing → [red-green]");
     }
 
     @Test
@@ -106,20 +107,19 @@ class SheetDifferenceTest {
         assertThat(SheetDifference.between(
                         Sheets.sheet(Sheets.pair(), bark, bud), Sheets.sheet(Sheets.pair(), leaf, bud, bark)))
                 .extracting(SheetDifferenceTest::line)
-                .containsExactly(
-                        "the leaf: : nothing → the leaf", ": order of character entries: bark, bud → bud, bark");
+                .containsExactly("the leaf: whole: nothing → [the leaf]", ": order: [bark, bud] → [bud, bark]");
         assertThat(SheetDifference.between(Sheets.sheet(Sheets.pair(), bark, bud), Sheets.sheet(Sheets.pair(), bud)))
                 .extracting(SheetDifferenceTest::line)
-                .containsExactly("the bark: : the bark → nothing");
+                .containsExactly("the bark: whole: [the bark] → nothing");
     }
 
     @Test
     void a_short_name_that_is_given_or_changed_is_told() {
         CharacterBuilder named = bark().shortName("Bark").in("a", 1, 0);
 
-        assertThat(told(bark().in("a", 1, 0), named)).containsExactly("the bark: short name: nothing → Bark");
+        assertThat(told(bark().in("a", 1, 0), named)).containsExactly("the bark: short-name: nothing → [Bark]");
         assertThat(told(named, bark().shortName("Rind").in("a", 1, 0)))
-                .containsExactly("the bark: short name: Bark → Rind");
+                .containsExactly("the bark: short-name: [Bark] → [Rind]");
     }
 
     @Test
@@ -129,7 +129,7 @@ class SheetDifferenceTest {
 
         assertThat(SheetDifference.between(gated(plain, Optional.empty()), gated(plain, pairs)))
                 .extracting(SheetDifferenceTest::line)
-                .containsExactly("leaves singly: drawing otherwise: none → arrangement, arrangement opposite");
+                .containsExactly("leaves singly: drawing-otherwise: nothing → arrangement {arrangement=opposite}");
     }
 
     private static GroupSheet gated(GroupSheet sheet, Optional<Drawing> otherwise) {
@@ -157,7 +157,7 @@ class SheetDifferenceTest {
 
         assertThat(SheetDifference.between(derived, given))
                 .extracting(SheetDifferenceTest::line)
-                .containsExactly("the bark: hybrid h: derived from its parents → rough 50 %, smooth 50 %");
+                .containsExactly("the bark: profile of hybrid h: nothing → [state rough, state smooth][0.5, 0.5]");
     }
 
     @Test
@@ -169,23 +169,38 @@ class SheetDifferenceTest {
 
         assertThat(SheetDifference.between(was, is))
                 .extracting(SheetDifferenceTest::line)
-                .contains("test a: of 100 wild trees: 50 → 60", "test a: habitat: none → wet 2");
+                .contains("test a: of-wild: [50.0] → [60.0]", "test a: habitat: [] → [wet][2.0]");
     }
 
-    @ParameterizedTest
-    @CsvSource({
-        "0, 0",
-        "12, 12",
-        "0.5, 0.5",
-        "0.07, 0.07",
-        "0.00004, 0",
-        "0.0001, 0.0001",
-        "-3.25, -3.25",
-        "1300, 1300",
-        "99.99999, 100"
-    })
-    void numbers_are_told_without_idle_digits(double value, String text) {
-        assertThat(Spelling.number(value)).isEqualTo(text);
+    @Test
+    void cautions_are_told_by_topic_and_their_order_where_nothing_else_is_different() {
+        GroupSheet plain = Sheets.sheet(Sheets.pair(), bark().in("a", 1, 0).build());
+        Caution thorns = new Caution(CautionTopic.THORNS, "look out");
+        Caution sap = new Caution(CautionTopic.SAP, "it burns");
+
+        assertThat(SheetDifference.between(cautioned(plain, thorns), cautioned(plain, sap, thorns)))
+                .extracting(SheetDifferenceTest::line)
+                .containsExactly(": cautions of sap: nothing → [it burns]");
+        assertThat(SheetDifference.between(cautioned(plain, thorns, sap), cautioned(plain, sap, thorns)))
+                .extracting(SheetDifferenceTest::line)
+                .containsExactly(": order: [thorns, sap] → [sap, thorns]");
+    }
+
+    private static GroupSheet cautioned(GroupSheet sheet, Caution... cautions) {
+        return new GroupSheet(
+                sheet.id(),
+                sheet.title(),
+                sheet.shortName(),
+                sheet.region(),
+                sheet.why(),
+                sheet.taxa(),
+                sheet.fallback(),
+                sheet.firstLook(),
+                sheet.gate(),
+                sheet.characters(),
+                sheet.indices(),
+                List.of(cautions),
+                sheet.sources());
     }
 
     private static CharacterBuilder bark() {
@@ -201,10 +216,20 @@ class SheetDifferenceTest {
     }
 
     private static String line(SheetChange change) {
-        return change.name() + ": " + change.what() + ": " + spelt(change.before()) + " → " + spelt(change.after());
+        String of = change.of().isEmpty() ? "" : " of " + String.join(", ", change.of());
+        return change.name() + ": " + change.aspect().code() + of + ": " + spelt(change.before()) + " → "
+                + spelt(change.after());
     }
 
-    private static String spelt(Optional<String> text) {
-        return text.orElse("nothing");
+    private static String spelt(Optional<Stated> stated) {
+        return stated.map(one -> one.drawing()
+                        .map(drawing -> drawing.part() + " " + drawing.parameters())
+                        .orElseGet(() -> one.texts().isEmpty()
+                                ? one.numbers().toString()
+                                : one.texts()
+                                        + (one.numbers().isEmpty()
+                                                ? ""
+                                                : one.numbers().toString())))
+                .orElse("nothing");
     }
 }

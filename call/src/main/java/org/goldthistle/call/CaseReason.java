@@ -1,9 +1,9 @@
-package org.goldthistle.review;
+package org.goldthistle.call;
 
 import org.goldthistle.core.Coded;
 
 /** Why a call is reviewed. */
-enum CaseReason implements Coded {
+public enum CaseReason implements Coded {
     /** There was a reason to contest it. */
     CONTESTED("contested"),
     /** It names a hybrid, a scarce, protected or invasive taxon for the record. */

@@ -1,5 +1,5 @@
-import type { DrawFile } from '../../common/draft/sheetFile'
 import { catalogue } from '../../draw/draw'
+import type { DrawFile } from './sheetFile'
 
 /** What every part may be drawn with, by part and parameter. */
 export const ALLOWED = catalogue()

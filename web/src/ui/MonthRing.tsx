@@ -1,5 +1,5 @@
-import { ToggleGroup } from '../../ui/radix'
-import { MONTHS, monthRuns } from '../../ui/words'
+import { ToggleGroup } from 'radix-ui'
+import { MONTHS, monthRuns } from './words'
 
 const RADIUS = 42 // percent of the ring's width
 

@@ -1,2 +1,0 @@
-// primitives that features lay out by themselves
-export { Popover, Slider, ToggleGroup, Tooltip } from 'radix-ui'
