@@ -30,6 +30,7 @@ const NUMBERS_OF_ITS_OWN: Readonly<Record<string, string>> = {
   'features/plot/StemMap.tsx': 'the size of a picture',
   'features/plot/stemMap.ts': 'the size of a picture',
   'features/plot/position.ts': 'minutes and seconds of a degree',
+  'features/plot/LineTaken.tsx': 'examples of a line',
   'features/plot/QuickEntry.tsx': 'an example of a line',
   'features/plot/quickEntry.ts': 'units of length',
   'features/quality/': 'the size of pictures, and decimals that are shown',

@@ -24,7 +24,7 @@ export type LineTree = {
 export type Taken = { readonly text: string; readonly as: string }
 
 export type ParsedLine = {
-  readonly tree: LineTree
+  readonly tree: LineTree & Required<Pick<LineTree, 'stage' | 'origin'>>
   readonly taken: readonly Taken[]
   /** why the line cannot be stored yet; empty: it can */
   readonly problems: readonly string[]
@@ -38,7 +38,7 @@ export type Vocabulary = {
 const NUMBER = String.raw`(\d+(?:[.,]\d+)?)`
 /** A question mark at the end of a word, wherever that stands; not one inside a note. */
 const DOUBT = /^((?:[^"?/]|\/(?!\/))*)\?/
-const UNASKED = { stage: 'mature', origin: 'unknown' } as const
+const UNASKED = { stage: limits.TreeBody.stage.usual, origin: limits.TreeBody.origin.usual } as const
 
 type Rule = { readonly pattern: RegExp; readonly take: (match: RegExpExecArray, tree: LineTree) => string }
 

@@ -50,6 +50,9 @@ class ApiCodes implements PropertyCustomizer, ParameterCustomizer, OpenApiCustom
         Schema<?> coded = OpenApiConfiguration.isNullable(type) ? nullOr(reference) : reference;
         coded.setDescription(property.getDescription());
         coded.setExtensions(property.getExtensions());
+        if (property.getDefault() != null) { // a default that is set to null is one
+            coded.setDefault(property.getDefault());
+        }
         return coded;
     }
 

@@ -1,0 +1,89 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useEffect, useRef, useState } from 'react'
+import { useKeptText } from '../../api/kept'
+import { wordsOf } from '../../api/problem'
+import type { Plot, TreeRow } from '../../api/types'
+import { plotTreesQuery, sendTree } from '../../common/plot/queries'
+import { bodyOf, inPlot } from './lineInPlot'
+import { parseLine, type Vocabulary } from './quickEntry'
+
+type Lines = {
+  readonly surveyId: string
+  readonly plot: Plot
+  readonly trees: readonly TreeRow[]
+  readonly vocabulary: Vocabulary
+  readonly onEntered: (treeId: string) => void
+}
+
+/** Lines of quick entry on their way into a plot; one that is sent again is the same tree. */
+export function useLines({ surveyId, plot, trees, vocabulary, onEntered }: Lines) {
+  const queries = useQueryClient()
+  const [line, setLine] = useKeptText(`quick.${plot.id}`)
+  const ids = useRef(new Map<string, string>())
+  const store = async (text: string, known: readonly TreeRow[]) => {
+    const parsed = parseLine(text, vocabulary)
+    const wrong = [...parsed.problems, ...inPlot(parsed, plot, known)]
+    if (wrong.length > 0) throw new Error(wrong.join('. '))
+    const id = ids.current.get(text) ?? crypto.randomUUID()
+    ids.current.set(text, id)
+    const stored = await sendTree(surveyId, plot.id, id, bodyOf(parsed, known))
+    ids.current.delete(text)
+    return stored
+  }
+  const enter = useMutation({
+    mutationFn: () => store(line, trees),
+    onSuccess: (tree) => {
+      setLine('')
+      onEntered(tree.id)
+      return queries.invalidateQueries({ queryKey: ['surveys', surveyId] })
+    },
+  })
+  return { line, setLine, enter, store }
+}
+
+type Pasted = Pick<Lines, 'surveyId' | 'plot' | 'trees'> & {
+  readonly store: (line: string, known: readonly TreeRow[]) => Promise<unknown>
+  /** Whether the names are there by which lines are read. */
+  readonly named: boolean
+}
+
+/** Lines that were pasted together: stored one after the other, what cannot be is left with its reason. */
+export function usePasted({ surveyId, plot, trees, store, named }: Pasted) {
+  const queries = useQueryClient()
+  const [left, setLeft] = useKeptText(`pasted.${plot.id}`)
+  const [due, setDue] = useState<string>()
+  const all = plotTreesQuery(surveyId, plot.id)
+  const storing = useMutation({
+    mutationFn: async (text: string) => {
+      const rest: string[] = []
+      const reasons: string[] = []
+      let stored = 0
+      for (const [i, one] of text.split(/\r?\n/).entries()) {
+        if (one.trim() === '') continue
+        try {
+          await store(one.trim(), queries.getQueryData(all.queryKey) ?? trees)
+          stored++
+          await queries.fetchQuery({ ...all, staleTime: 0 })
+        } catch (error) {
+          rest.push(one)
+          reasons.push(`Line ${i + 1}: ${wordsOf(error)}`)
+        }
+      }
+      setLeft(rest.join('\n'))
+      return { stored, reasons }
+    },
+    onSettled: () => queries.invalidateQueries({ queryKey: ['surveys', surveyId] }),
+  })
+  // lines that were pasted before the names are there wait for them
+  const { mutate } = storing
+  useEffect(() => {
+    if (due === undefined || !named) return
+    setDue(undefined)
+    mutate(due)
+  }, [due, named, mutate])
+  const paste = (text: string) => {
+    setLeft(text)
+    setDue(text)
+  }
+  return { left, setLeft, storing, paste }
+}
