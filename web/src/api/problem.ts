@@ -42,6 +42,11 @@ export class Problem extends Error {
   }
 }
 
+/** What is stored in place of what was sent, where somebody else changed it in the meantime; undefined: nobody did. */
+export function keptInstead<T>(error: unknown): T | undefined {
+  return error instanceof Problem && error.isStale ? (error.kept as T) : undefined
+}
+
 /** The server could not be reached, or something between here and it could not. */
 export class Away extends Error {
   /** @param said what the server, or what is before it, said of that */

@@ -1,4 +1,9 @@
 /** A sheet in the format of its files; while it is a draft, any of it may break the rules. */
+/** A draft's sheet as far as it is one: what the server keeps of a draft may be anything that was typed. */
+export function sheetOf(draft: { readonly sheet: unknown }): SheetFile {
+  return draft.sheet as SheetFile
+}
+
 export type SheetFile = {
   readonly format: string
   readonly id: string

@@ -2,9 +2,10 @@ import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import type { EffectsKind } from '../../api/codes'
-import { Problem, wordsOf } from '../../api/problem'
+import { keptInstead, wordsOf } from '../../api/problem'
 import type { Draft, EffectRow, Effects } from '../../api/types'
 import { draftDifferencesQuery, draftSeasonQuery, readEffects, saveVersion } from '../../common/draft/queries'
+import { sheetOf } from '../../common/draft/sheetFile'
 import { Differences } from '../../common/group/Differences'
 import { differencesQuery } from '../../common/group/queries'
 import { Strangers } from '../../common/group/Strangers'
@@ -88,7 +89,7 @@ function OfStrangers({ draft }: { readonly draft: Draft }) {
   const season = useQuery(draftSeasonQuery(draft.id, draft.revision, 'mature'))
   if (season.isError) return <Notice tone="wrong">{wordsOf(season.error)}</Notice>
   if (!season.data) return <p role="status">Playing trees that the sheet does not know …</p>
-  const taxa = (draft.sheet as { taxa?: readonly { id: string; commonName: string }[] }).taxa ?? []
+  const taxa = sheetOf(draft).taxa ?? []
   return <Strangers taxa={taxa} season={season.data.after} before={season.data.before} />
 }
 
@@ -205,7 +206,7 @@ function Saving({ draft, onSaved }: Pick<Props, 'draft' | 'onSaved'>) {
   const [note, setNote] = useState('')
   const [busy, setBusy] = useState(false)
   const [failed, setFailed] = useState<unknown>()
-  const over = failed instanceof Problem && failed.isStale ? String(failed.kept) : undefined
+  const over = keptInstead<string>(failed)
   const save = async () => {
     setBusy(true)
     try {

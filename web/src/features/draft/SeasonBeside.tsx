@@ -4,7 +4,7 @@ import { choiceOf, type LifeStage, STAGES } from '../../api/codes'
 import { wordsOf } from '../../api/problem'
 import type { Draft, SeasonChart } from '../../api/types'
 import { draftSeasonQuery } from '../../common/draft/queries'
-import { fullestMonth, type SheetFile } from '../../common/draft/sheetFile'
+import { fullestMonth, sheetOf } from '../../common/draft/sheetFile'
 import { Pick } from '../../ui/Choice'
 import { Mark } from '../../ui/Mark'
 import { MONTHS, monthName } from '../../ui/words'
@@ -22,8 +22,8 @@ export function SeasonBeside({ draft }: { readonly draft: Draft }) {
     enabled: inOrder,
     placeholderData: keepPreviousData,
   })
-  const month = chosenMonth ?? fullestMonth(draft.sheet as Partial<SheetFile>)
-  const taxa = (draft.sheet as { taxa?: readonly { id: string; commonName: string }[] }).taxa ?? []
+  const month = chosenMonth ?? fullestMonth(sheetOf(draft))
+  const taxa = sheetOf(draft).taxa ?? []
   const after = season.data?.after.months[month - 1]
   const before = season.data?.before?.months[month - 1]
   return (

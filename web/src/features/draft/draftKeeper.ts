@@ -1,7 +1,7 @@
 import { keep, readKept } from '../../api/kept'
-import { Away, Problem, wordsOf } from '../../api/problem'
+import { Away, keptInstead, wordsOf } from '../../api/problem'
 import type { Draft } from '../../api/types'
-import type { SheetFile } from '../../common/draft/sheetFile'
+import { type SheetFile, sheetOf } from '../../common/draft/sheetFile'
 
 /** What is known of a draft in this browser. */
 export type Kept = {
@@ -45,7 +45,7 @@ export class DraftKeeper {
     const unsent = readKept<Unsent | undefined>(this.key, undefined)
     this.state = {
       draft,
-      sheet: unsent?.sheet ?? (draft.sheet as unknown as SheetFile),
+      sheet: unsent?.sheet ?? sheetOf(draft),
       where: unsent ? 'sending' : 'kept',
       undoable: 0,
     }
@@ -83,7 +83,7 @@ export class DraftKeeper {
   took(draft: Draft): void {
     this.past.push(this.state.sheet)
     keep(this.key, undefined)
-    this.show({ draft, sheet: draft.sheet as unknown as SheetFile, where: 'kept' })
+    this.show({ draft, sheet: sheetOf(draft), where: 'kept' })
   }
 
   /** Settles a draft that was changed on another page: by what is there, or by what is here. */
@@ -141,9 +141,11 @@ export class DraftKeeper {
     if (error instanceof Away) {
       this.show({ where: 'away', told: error.message })
       this.later(TRY_AGAIN)
-    } else if (error instanceof Problem && error.isStale) {
-      this.show({ where: 'stale', told: error.message, there: error.kept as Draft })
-    } else this.show({ where: 'refused', told: wordsOf(error) })
+      return
+    }
+    const there = keptInstead<Draft>(error)
+    if (there) this.show({ where: 'stale', told: wordsOf(error), there })
+    else this.show({ where: 'refused', told: wordsOf(error) })
   }
 
   private show(next: Partial<Kept>): void {

@@ -3,7 +3,7 @@ import { type FormEvent, useState } from 'react'
 import { api, dataOf } from '../../api/client'
 import { HABITATS, type Habitat } from '../../api/codes'
 import { limits } from '../../api/limits'
-import { Problem, wordsOf, wrongAt } from '../../api/problem'
+import { keptInstead, wordsOf, wrongAt } from '../../api/problem'
 import type { Plot, PlotBody } from '../../api/types'
 import { sendPlot } from '../../common/plot/queries'
 import { AnyOf } from '../../ui/AnyOf'
@@ -65,8 +65,7 @@ export function PlotForm({ surveyId, plot, onDone }: Props) {
     event.preventDefault()
     if (!unread) change.mutate(body)
   }
-  const kept =
-    change.error instanceof Problem && change.error.isStale ? (change.error.kept as Plot) : undefined
+  const kept = keptInstead<Plot>(change.error)
   // what was wrong with a field is told until it is changed
   const sent = change.variables
   const wrong = (key: keyof PlotBody) => (sent?.[key] === body[key] ? wrongAt(change.error, key) : undefined)

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
 import { choiceOf, HABITATS, ORIGINS, STAGES } from '../../api/codes'
 import { limits } from '../../api/limits'
-import { Problem, wordsOf, wrongAt } from '../../api/problem'
+import { keptInstead, wordsOf, wrongAt } from '../../api/problem'
 import type { Group, NamedTaxon, Tree, TreeBody, TreeRow } from '../../api/types'
 import { sendTree } from '../../common/plot/queries'
 import { AnyOf } from '../../ui/AnyOf'
@@ -50,8 +50,7 @@ export function TreeForm({ surveyId, plotId, tree, trees, taxa, groups, onDone }
     event.preventDefault()
     change.mutate(body)
   }
-  const kept =
-    change.error instanceof Problem && change.error.isStale ? (change.error.kept as Tree) : undefined
+  const kept = keptInstead<Tree>(change.error)
   const bearers = trees.filter(
     (one) => one.id !== tree.id && !one.cloneOf && one.groupId === body.groupId && one.groupId,
   )

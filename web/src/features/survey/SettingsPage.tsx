@@ -4,7 +4,7 @@ import { useNavigate, useParams } from 'react-router'
 import { groupsQuery } from '../../api/groups'
 import { limits } from '../../api/limits'
 import { useObserver } from '../../api/observer'
-import { Problem, wordsOf, wrongAt } from '../../api/problem'
+import { keptInstead, wordsOf, wrongAt } from '../../api/problem'
 import { surveysQuery, useSurvey } from '../../api/surveys'
 import type { Group, Survey, SurveySettings } from '../../api/types'
 import { plotsQuery } from '../../common/plot/queries'
@@ -80,8 +80,7 @@ function SettingsForm({ surveyId, survey, groups, onKept }: FormProps) {
     },
   })
   const wrong = (key: string) => wrongAt(change.error, key)
-  const kept =
-    change.error instanceof Problem && change.error.isStale ? (change.error.kept as Survey) : undefined
+  const kept = keptInstead<Survey>(change.error)
   const submit = (event: FormEvent) => {
     event.preventDefault()
     change.mutate(set)

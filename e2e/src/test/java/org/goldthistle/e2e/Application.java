@@ -9,14 +9,9 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.SQLException;
-import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
-import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 
 /** The runnable jar as a user starts it, on a database of the tests' own. */
@@ -25,6 +20,8 @@ final class Application implements AutoCloseable {
     private static final Path JAR = Path.of("../server/target/goldthistle.jar");
     private static final Path LOG = Path.of("target/application.log");
     private static final Duration PATIENCE = Duration.ofSeconds(240);
+
+    private static Application shared;
 
     private final int port = freePort();
     private final Map<String, String> settings;
@@ -38,34 +35,69 @@ final class Application implements AutoCloseable {
 
     /** Starts on a database of that name as it is. */
     static Application onDatabase(String name) {
-        var application = new Application(Map.of(), databaseUrl().replaceAll("/[^/]*$", "/" + name));
+        var application = new Application(Map.of(), E2eDatabase.url(name));
         application.start();
         return application;
     }
 
     /**
-     * Starts on an emptied database.
+     * The application on the demo's data as they are after its first start. It goes on running from class to class, and is
+     * not to be closed by them: it keeps nothing between requests but what never changes.
+     */
+    static Application onDemo() {
+        if (shared != null && shared.process.isAlive()) {
+            E2eDatabase.fillWithDemo();
+            shared.awaitHealth();
+        } else {
+            Application started = startAfresh(false);
+            Runtime.getRuntime().addShutdownHook(new Thread(started::stop));
+            shared = started;
+        }
+        return shared;
+    }
+
+    /**
+     * Starts one of its own on the demo's data as they are after its first start.
      *
      * @param playsMonths whether it plays the months ahead of contested calls through at once
      */
     static Application startAfresh(boolean playsMonths) {
-        return started(Map.of(
+        stopShared();
+        if (!E2eDatabase.hasDemo()) { // made once, since that takes longer than most classes of tests
+            E2eDatabase.empty();
+            started(demo(false)).stop();
+            E2eDatabase.keepDemo();
+        }
+        E2eDatabase.fillWithDemo();
+        return started(demo(playsMonths));
+    }
+
+    private static Map<String, String> demo(boolean playsMonths) {
+        return Map.of(
                 "GOLDTHISTLE_DEMO",
                 "true",
                 "GOLDTHISTLE_DEMO_PASSPHRASE",
                 PASSPHRASE,
                 "GOLDTHISTLE_OUTLOOK_REST",
-                playsMonths ? "0s" : "1h"));
+                playsMonths ? "0s" : "1h");
     }
 
     /** Starts on an emptied database as one's own, with nobody in it but its first lead. */
     static Application startEmpty(String lead) {
+        stopShared();
+        E2eDatabase.empty();
         return started(Map.of("GOLDTHISTLE_LEAD_CALL_SIGN", lead, "GOLDTHISTLE_LEAD_PASSPHRASE", PASSPHRASE));
     }
 
+    private static void stopShared() {
+        if (shared != null) {
+            shared.stop();
+            shared = null;
+        }
+    }
+
     private static Application started(Map<String, String> settings) {
-        empty();
-        var application = new Application(settings, databaseUrl());
+        var application = new Application(settings, E2eDatabase.url());
         application.start();
         return application;
     }
@@ -115,7 +147,9 @@ final class Application implements AutoCloseable {
 
     @Override
     public void close() {
-        stop();
+        if (this != shared) {
+            stop();
+        }
     }
 
     private void awaitHealth() {
@@ -158,30 +192,10 @@ final class Application implements AutoCloseable {
 
     /** Puts a new version of a group's sheet into the library, as an editor would. */
     void addVersionOfSheet(String group) {
-        execute("insert into sheet_version (id, group_id, version, sha256, body, created_at, built_in) select"
-                + " gen_random_uuid(), group_id, version + 1, sha256 || '+', body, now(), false from sheet_version"
-                + " where group_id = '" + group + "'");
-    }
-
-    private static void empty() {
-        execute("drop schema if exists public cascade", "create schema public");
-    }
-
-    private static void execute(String... statements) {
-        try (Connection connection = DriverManager.getConnection(
-                        databaseUrl(), System.getenv("SPRING_FLYWAY_USER"), System.getenv("SPRING_FLYWAY_PASSWORD"));
-                Statement statement = connection.createStatement()) {
-            for (String sql : statements) {
-                statement.execute(sql);
-            }
-        } catch (SQLException broken) {
-            throw new IllegalStateException(broken);
-        }
-    }
-
-    private static String databaseUrl() {
-        return Optional.ofNullable(System.getenv("GOLDTHISTLE_E2E_DATABASE_URL"))
-                .orElseThrow(() -> new IllegalStateException("run the tests by ./goldthistle test"));
+        E2eDatabase.execute(
+                "insert into sheet_version (id, group_id, version, sha256, body, created_at, built_in) select"
+                        + " gen_random_uuid(), group_id, version + 1, sha256 || '+', body, now(), false from sheet_version"
+                        + " where group_id = '" + group + "'");
     }
 
     private static int freePort() {

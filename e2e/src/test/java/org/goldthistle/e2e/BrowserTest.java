@@ -22,7 +22,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.TestInstance;
 
-/** Debian's Chromium on the application, which is started anew for each test class. */
+/** Debian's Chromium on the application, whose database each test class finds as it is after the start. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 abstract class BrowserTest {
     private static final List<String> CHROMIUM_FLAGS = List.of(
@@ -65,7 +65,7 @@ abstract class BrowserTest {
 
     /** The application that the tests of a class run against; with demo data unless they say otherwise. */
     protected Application started() {
-        return Application.startAfresh(playsMonths());
+        return playsMonths() ? Application.startAfresh(true) : Application.onDemo();
     }
 
     /** Whether the months ahead of the demo's contested calls are played through, which takes a while. */
