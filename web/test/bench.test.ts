@@ -214,6 +214,8 @@ describe('a judgement in words', () => {
     [0.61, '3 times in 5'],
     [0.5, 'every second time'],
     [0.31, '3 times in 10'],
+    [0.2, '1 time in 5'],
+    [0.1, '1 time in 10'],
     [0.01, 'hardly ever'],
   ])('a chance of %f is %s', (chance, words) => {
     expect(timesIn(chance)).toBe(words)

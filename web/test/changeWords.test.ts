@@ -12,10 +12,10 @@ describe('what is different between two sheets', () => {
     expect(aspectWords({ aspect: 'share', of: ['silver birch', 'rough'] })).toBe('silver birch, rough')
     expect(aspectWords({ aspect: 'profile', of: ['silver birch'] })).toBe('silver birch')
     expect(aspectWords({ aspect: 'state-drawing', of: ['rough'] })).toBe('drawing of rough')
-    expect(aspectWords({ aspect: 'cautions', of: ['tree-wound'] })).toBe('cautions tree wound')
+    expect(aspectWords({ aspect: 'cautions', of: ['tree-wound'] })).toBe('tree wound')
   })
 
-  it.each(aspectValues.filter((one) => !['whole', 'share', 'profile'].includes(one)))(
+  it.each(aspectValues.filter((one) => !['whole', 'share', 'profile', 'cautions', 'sources'].includes(one)))(
     'has words for %s',
     (one) => {
       expect(aspectWords({ aspect: one as Aspect, of: [] })).not.toBe('')

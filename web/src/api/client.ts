@@ -30,6 +30,11 @@ api.use({
   },
 })
 
+/** Throws a Problem or Away unless it was done; for answers that say nothing else. */
+export function requireDone({ error, response }: { error?: unknown; response: Response }): void {
+  if (!response.ok) throw failure(response.status, error)
+}
+
 /** The data of an answer; throws a Problem or Away if there is none. */
 export function dataOf<T>(answer: { data?: T; error?: unknown; response: Response }): NonNullable<T> {
   if (answer.data === undefined || answer.data === null) throw failure(answer.response.status, answer.error)

@@ -28,8 +28,7 @@ export function timesIn(chance: number): string {
   if (chance < 0.03) return 'hardly ever'
   const tens = Math.round(chance * 10)
   if (tens === 5) return 'every second time'
-  if (tens % 2 === 0) return `${tens / 2} times in 5`
-  return `${tens} times in 10`
+  return tens % 2 === 0 ? `${counted(tens / 2, 'time')} in 5` : `${counted(tens, 'time')} in 10`
 }
 
 /** What a check does to the tree, in words. */

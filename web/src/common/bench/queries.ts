@@ -1,7 +1,6 @@
 import { queryOptions } from '@tanstack/react-query'
-import { api, dataOf } from '../../api/client'
+import { api, dataOf, requireDone } from '../../api/client'
 import type { Tier } from '../../api/codes'
-import { failure } from '../../api/problem'
 import type { Circumstances, NewDetermination } from '../../api/types'
 import type { Unsent } from './outbox'
 
@@ -95,11 +94,12 @@ export function photoAddress(surveyId: string, treeId: string, photoId: string):
 
 /** Keeps the observer's own note on a character; an empty one forgets it. */
 export async function sendMemoryAid(groupId: string, characterId: string, body: string): Promise<void> {
-  const { error, response } = await api.PUT('/api/memory-aids/{groupId}/{characterId}', {
-    params: { path: { groupId, characterId } },
-    body: { body },
-  })
-  if (!response.ok) throw failure(response.status, error)
+  requireDone(
+    await api.PUT('/api/memory-aids/{groupId}/{characterId}', {
+      params: { path: { groupId, characterId } },
+      body: { body },
+    }),
+  )
 }
 
 export async function sendCircumstances(surveyId: string, treeId: string, body: Circumstances) {

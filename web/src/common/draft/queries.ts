@@ -1,5 +1,5 @@
 import { type QueryClient, queryOptions } from '@tanstack/react-query'
-import { api, dataOf } from '../../api/client'
+import { api, dataOf, requireDone } from '../../api/client'
 import type { DraftStart, LifeStage, ProposalKind } from '../../api/codes'
 import { Away, failure } from '../../api/problem'
 import type { Draft, Effects } from '../../api/types'
@@ -116,8 +116,7 @@ export async function saveVersion(draftId: string, body: { readonly note: string
 }
 
 export async function discard(draftId: string): Promise<void> {
-  const { error, response } = await api.DELETE('/api/drafts/{draftId}', { params: { path: { draftId } } })
-  if (!response.ok) throw failure(response.status, error)
+  requireDone(await api.DELETE('/api/drafts/{draftId}', { params: { path: { draftId } } }))
 }
 
 /** What would become of the calls on record; `tell` hears how far it has come, the last time with what came out. */

@@ -54,7 +54,7 @@ function Change({ change }: { readonly change: SheetChange }) {
   }
   return (
     <span className="flex flex-wrap items-center gap-x-2">
-      {what}: <Side aspect={aspect} stated={before} gone />
+      {what && `${what}:`} <Side aspect={aspect} stated={before} gone />
       <span className="sr-only">now</span>
       <span aria-hidden>→</span> <Side aspect={aspect} stated={after} />
     </span>

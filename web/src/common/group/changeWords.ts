@@ -63,8 +63,9 @@ const ASPECTS: Readonly<Record<Aspect, string>> = {
   constant: 'constant',
   undecided: 'undecided below',
   working: 'how to work it',
-  cautions: 'cautions',
-  sources: 'sources',
+  // the part that they are says it already
+  cautions: '',
+  sources: '',
 }
 
 /** What is different about a thing, in words: "weight", "silver birch, rough", "drawing of rough". */

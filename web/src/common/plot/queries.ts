@@ -1,6 +1,5 @@
 import { queryOptions } from '@tanstack/react-query'
-import { api, dataOf } from '../../api/client'
-import { failure } from '../../api/problem'
+import { api, dataOf, requireDone } from '../../api/client'
 import type { PlotBody, TreeBody } from '../../api/types'
 
 export const plotsQuery = (surveyId: string) =>
@@ -80,8 +79,9 @@ export async function sendTree(surveyId: string, plotId: string, treeId: string,
 
 /** Strikes a tree that was recorded by mistake. */
 export async function strikeTree(surveyId: string, treeId: string): Promise<void> {
-  const { error, response } = await api.DELETE('/api/surveys/{surveyId}/trees/{treeId}', {
-    params: { path: { surveyId, treeId } },
-  })
-  if (!response.ok) throw failure(response.status, error)
+  requireDone(
+    await api.DELETE('/api/surveys/{surveyId}/trees/{treeId}', {
+      params: { path: { surveyId, treeId } },
+    }),
+  )
 }

@@ -1,8 +1,7 @@
 import { keepPreviousData, queryOptions, useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
-import { api, dataOf } from '../../api/client'
+import { api, dataOf, requireDone } from '../../api/client'
 import type { CaseReason, ReviewOutcome } from '../../api/codes'
-import { failure } from '../../api/problem'
 import type { ReviewCase } from '../../api/types'
 
 /** Marks what stands by a settled case as the truth, or takes that back. */
@@ -64,12 +63,12 @@ export const caseOfTreeQuery = (surveyId: string, treeId: string) =>
   queryOptions({
     queryKey: ['surveys', surveyId, 'review', 'tree', treeId],
     queryFn: async ({ signal }): Promise<ReviewCase | null> => {
-      const { data, error, response } = await api.GET('/api/surveys/{surveyId}/trees/{treeId}/review', {
+      const answer = await api.GET('/api/surveys/{surveyId}/trees/{treeId}/review', {
         params: { path: { surveyId, treeId } },
         signal,
       })
-      if (!response.ok) throw failure(response.status, error)
-      return response.status === 204 ? null : (data ?? null)
+      requireDone(answer)
+      return answer.data ?? null
     },
     refetchInterval: SELDOM,
   })

@@ -1,11 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
-import { api, dataOf } from '../../api/client'
+import { api, dataOf, requireDone } from '../../api/client'
 import { choiceOf, ROLES, type Role } from '../../api/codes'
 import { limits } from '../../api/limits'
 import { useObserver } from '../../api/observer'
 import { peopleQuery } from '../../api/people'
-import { failure, wordsOf } from '../../api/problem'
+import { wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
 import type { People, Person } from '../../api/types'
 import { Button } from '../../ui/Button'
@@ -83,10 +83,11 @@ function Lists({ people, onLink }: { readonly people: People; readonly onLink: (
   const queries = useQueryClient()
   const withdraw = useMutation({
     mutationFn: async (invitationId: string) => {
-      const { error, response } = await api.DELETE('/api/invitations/{invitationId}', {
-        params: { path: { invitationId } },
-      })
-      if (!response.ok) throw failure(response.status, error)
+      requireDone(
+        await api.DELETE('/api/invitations/{invitationId}', {
+          params: { path: { invitationId } },
+        }),
+      )
     },
     onSuccess: () => queries.invalidateQueries(peopleQuery),
   })
@@ -124,7 +125,7 @@ function Lists({ people, onLink }: { readonly people: People; readonly onLink: (
 function PersonRow({ person, onLink }: { readonly person: Person; readonly onLink: (link: Link) => void }) {
   const queries = useQueryClient()
   const self = useObserver().id === person.id
-  const refresh = () => queries.invalidateQueries(peopleQuery)
+  const refresh = () => void queries.invalidateQueries(peopleQuery) // not waited for: without a server it would never end
   const path = { observerId: person.id }
   const role = useMutation({
     mutationFn: async (asked: Role) =>

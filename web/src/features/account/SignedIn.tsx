@@ -2,9 +2,9 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Menu as MenuLines } from 'lucide-react'
 import { type ReactNode, useEffect, useState } from 'react'
 import { Link, matchPath, Navigate, Outlet, useLocation, useMatch, useNavigate } from 'react-router'
-import { api, SIGNED_OUT } from '../../api/client'
+import { api, requireDone, SIGNED_OUT } from '../../api/client'
 import { ObserverContext } from '../../api/observer'
-import { failure, wordsOf } from '../../api/problem'
+import { wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
 import type { Observer } from '../../api/types'
 import { queueQuery } from '../../common/review/queries'
@@ -147,10 +147,7 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
   }, [queries])
   const signOut = useMutation({
     mutationFn: async (everywhere: boolean) => {
-      const { error, response } = everywhere
-        ? await api.DELETE('/api/session/everywhere')
-        : await api.DELETE('/api/session')
-      if (!response.ok) throw failure(response.status, error)
+      requireDone(everywhere ? await api.DELETE('/api/session/everywhere') : await api.DELETE('/api/session'))
     },
     onSuccess: () => {
       queries.clear()

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
-import { api, dataOf } from '../../api/client'
+import { api, dataOf, requireDone } from '../../api/client'
 import { limits } from '../../api/limits'
 import { wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
@@ -20,9 +20,9 @@ export function Tokens() {
   const refresh = () => queries.invalidateQueries(tokensQuery)
   const takeBack = useMutation({
     mutationFn: async (tokenId: string) =>
-      dataOf(await api.DELETE('/api/tokens/{tokenId}', { params: { path: { tokenId } } })),
+      requireDone(await api.DELETE('/api/tokens/{tokenId}', { params: { path: { tokenId } } })),
     onSuccess: (_, tokenId) => setMade((one) => (one?.id === tokenId ? undefined : one)),
-    onSettled: refresh,
+    onSettled: () => void refresh(), // not waited for: without a server it would never end
   })
   const failed = takeBack.error ?? tokens.error
   return (

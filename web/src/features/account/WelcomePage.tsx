@@ -1,9 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { api, dataOf } from '../../api/client'
+import { api, dataOf, requireDone } from '../../api/client'
 import { limits } from '../../api/limits'
-import { failure, wordsOf } from '../../api/problem'
+import { wordsOf } from '../../api/problem'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Logo } from '../../ui/Logo'
@@ -27,8 +27,7 @@ export function WelcomePage() {
   })
   const accept = useMutation({
     mutationFn: async () => {
-      const { error, response } = await api.PUT('/api/welcome', { body: { token, passphrase } })
-      if (!response.ok) throw failure(response.status, error)
+      requireDone(await api.PUT('/api/welcome', { body: { token, passphrase } }))
       return dataOf(
         await api.POST('/api/session', { body: { callSign: guest.data?.callSign ?? '', passphrase } }),
       )

@@ -1,6 +1,5 @@
 import { queryOptions } from '@tanstack/react-query'
-import { api, dataOf } from '../../api/client'
-import { failure } from '../../api/problem'
+import { api, dataOf, requireDone } from '../../api/client'
 import type { ImportColumn, ImportFile } from '../../api/types'
 
 const LOOK_AGAIN = 400 // milliseconds, while somebody works on it
@@ -69,10 +68,11 @@ export async function stopImport(surveyId: string, importId: string) {
 }
 
 export async function forgetImport(surveyId: string, importId: string): Promise<void> {
-  const { error, response } = await api.DELETE('/api/surveys/{surveyId}/imports/{importId}', {
-    params: { path: { surveyId, importId } },
-  })
-  if (!response.ok) throw failure(response.status, error)
+  requireDone(
+    await api.DELETE('/api/surveys/{surveyId}/imports/{importId}', {
+      params: { path: { surveyId, importId } },
+    }),
+  )
 }
 
 /** What an observer stored of files, the newest first. */

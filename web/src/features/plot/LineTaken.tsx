@@ -32,7 +32,7 @@ const { stage, origin } = limits.TreeBody
 /** How a line is written. */
 export function LineHelp() {
   return (
-    <dl className="grid grid-cols-[auto_1fr] gap-x-3 rounded-plain border border-line bg-card p-3 [&_dt]:figure [&_dt]:font-bold">
+    <dl className="grid gap-x-3 rounded-plain border border-line bg-card p-3 sm:grid-cols-[auto_1fr] [&_dd]:mb-2 sm:[&_dd]:mb-0 [&_dt]:figure [&_dt]:font-bold">
       <dt>23 204 7.2 287</dt>
       <dd>tag, azimuth, distance in m, diameter in mm: bare numbers come in this order</dd>
       <dt>#23 204° 7.2m 28.7cm h 18m</dt>

@@ -63,7 +63,8 @@ export function usePasted({ surveyId, plot, trees, store, named }: Pasted) {
         try {
           await store(one.trim(), queries.getQueryData(all.queryKey) ?? trees)
           stored++
-          await queries.fetchQuery({ ...all, staleTime: 0 })
+          // the lines that follow are held against the trees that are there now, if the server tells them
+          await queries.fetchQuery({ ...all, staleTime: 0, retry: false }).catch(() => undefined)
         } catch (error) {
           rest.push(one)
           reasons.push(`Line ${i + 1}: ${wordsOf(error)}`)
@@ -72,7 +73,8 @@ export function usePasted({ surveyId, plot, trees, store, named }: Pasted) {
       setLeft(rest.join('\n'))
       return { stored, reasons }
     },
-    onSettled: () => queries.invalidateQueries({ queryKey: ['surveys', surveyId] }),
+    // not waited for: without a server it would never end
+    onSettled: () => void queries.invalidateQueries({ queryKey: ['surveys', surveyId] }),
   })
   // lines that were pasted before the names are there wait for them
   const { mutate } = storing

@@ -165,7 +165,8 @@ function Files({ surveyId, files, groups }: FilesProps) {
   const client = useQueryClient()
   const remove = useMutation({
     mutationFn: removeVerified,
-    onSettled: () => client.invalidateQueries({ queryKey: lessonsQuery(surveyId).queryKey }),
+    // not waited for: without a server it would never end
+    onSettled: () => void client.invalidateQueries({ queryKey: lessonsQuery(surveyId).queryKey }),
   })
   return (
     <section aria-label="Files" className="mt-4">

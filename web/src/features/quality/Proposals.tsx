@@ -106,7 +106,11 @@ function Table({ surveyId, it, edits }: TableProps) {
           <thead>
             <tr className="border-b-2 border-ink align-bottom">
               {['Character', 'Now', 'Proposed', 'Trees', 'Log loss, alone'].map((head, i) => (
-                <th key={head} scope="col" className={`py-1 pr-4 ${i > 2 ? 'text-right' : ''}`}>
+                <th
+                  key={head}
+                  scope="col"
+                  className={`py-1 pr-4 ${i > 2 ? 'text-right' : i > 0 ? 'w-[29%]' : ''}`}
+                >
                   {head}
                 </th>
               ))}
@@ -210,7 +214,9 @@ function Sides({ changes, side }: SidesProps) {
       {changes.map((one) => (
         <span key={aspectWords(one)} className="block">
           {one.aspect !== 'weight' && <span className="text-sm font-normal">{aspectWords(one)} </span>}
-          <span className="figure">{statedWords(one.aspect, rounded(one[side]))}</span>
+          <span className={one[side]?.texts.length === 0 ? 'figure' : ''}>
+            {statedWords(one.aspect, rounded(one[side]))}
+          </span>
         </span>
       ))}
     </td>

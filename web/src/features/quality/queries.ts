@@ -1,6 +1,5 @@
 import { queryOptions } from '@tanstack/react-query'
-import { api, dataOf } from '../../api/client'
-import { failure } from '../../api/problem'
+import { api, dataOf, requireDone } from '../../api/client'
 
 export const lessonsQuery = (surveyId: string) =>
   queryOptions({
@@ -23,19 +22,21 @@ export const proposalsQuery = (surveyId: string, groupId: string) =>
 
 /** Adds a file of specimens of a group, each with its truth. */
 export async function addVerified(groupId: string, file: File): Promise<void> {
-  const { error, response } = await api.PUT('/api/verified-files/{fileId}', {
-    params: { path: { fileId: crypto.randomUUID() }, query: { groupId, name: file.name } },
-    headers: { 'content-type': 'application/octet-stream' },
-    bodySerializer: (body: unknown) => body as never,
-    body: file as never, // as it is; the document knows no type for bytes
-  } as never)
-  if (!response.ok) throw failure(response.status, error)
+  requireDone(
+    await api.PUT('/api/verified-files/{fileId}', {
+      params: { path: { fileId: crypto.randomUUID() }, query: { groupId, name: file.name } },
+      headers: { 'content-type': 'application/octet-stream' },
+      bodySerializer: (body: unknown) => body as never,
+      body: file as never, // as it is; the document knows no type for bytes
+    } as never),
+  )
 }
 
 /** Takes such a file out. */
 export async function removeVerified(fileId: string): Promise<void> {
-  const { error, response } = await api.DELETE('/api/verified-files/{fileId}', {
-    params: { path: { fileId } },
-  })
-  if (!response.ok) throw failure(response.status, error)
+  requireDone(
+    await api.DELETE('/api/verified-files/{fileId}', {
+      params: { path: { fileId } },
+    }),
+  )
 }

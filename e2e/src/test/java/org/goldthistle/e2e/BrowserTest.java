@@ -155,10 +155,18 @@ abstract class BrowserTest {
 
     /** Whatever axe finds with every rule on, in words. */
     protected static List<String> everythingForAxe(Page page, String state) {
-        return new AxeBuilder(page)
-                .options(everyRule()).analyze().getViolations().stream()
-                        .map(rule -> state + ": " + words(rule))
-                        .toList();
+        return found(new AxeBuilder(page).options(everyRule()), state);
+    }
+
+    /** Whatever axe finds of colours that are too alike, in words. */
+    protected static List<String> coloursForAxe(Page page, String state) {
+        return found(new AxeBuilder(page).withRules(List.of("color-contrast", "color-contrast-enhanced")), state);
+    }
+
+    private static List<String> found(AxeBuilder axe, String state) {
+        return axe.analyze().getViolations().stream()
+                .map(rule -> state + ": " + words(rule))
+                .toList();
     }
 
     private static AxeRunOptions everyRule() {

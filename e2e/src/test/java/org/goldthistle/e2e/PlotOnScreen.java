@@ -57,6 +57,16 @@ final class PlotOnScreen {
         return this;
     }
 
+    /** Pastes lines into quick entry. */
+    PlotOnScreen paste(String lines) {
+        line().evaluate(
+                        "(field, text) => { const data = new DataTransfer(); data.setData('text', text);"
+                                + " field.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true,"
+                                + " cancelable: true })) }",
+                        lines);
+        return this;
+    }
+
     Locator line() {
         return page.getByLabel("New tree, in one line");
     }

@@ -80,12 +80,7 @@ class PlotTest extends BrowserTest {
     void a_pasted_plot_is_stored_but_for_the_lines_that_cannot_be() {
         Page siskin = signedIn("Siskin");
         PlotOnScreen plot = PlotOnScreen.open(siskin, "Long Ride 03");
-        plot.line()
-                .evaluate(
-                        "(field, text) => { const data = new DataTransfer(); data.setData('text', text);"
-                                + " field.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true,"
-                                + " cancelable: true })) }",
-                        "61 12 3 120 beech\n62 13 4 xyzzy\n63 14 5 90 limes");
+        plot.paste("61 12 3 120 beech\n62 13 4 xyzzy\n63 14 5 90 limes");
 
         assertThat(siskin.getByText("“xyzzy” is neither a taxon")).isVisible();
         assertThat(plot.row(63)).isVisible();
@@ -94,6 +89,22 @@ class PlotTest extends BrowserTest {
         siskin.getByLabel("Pasted lines that are still to be stored").fill("62 13 4 80 beech");
         siskin.getByText("Store these lines").click();
         plot.row(62).waitFor();
+    }
+
+    @Test
+    void lines_that_are_pasted_without_a_network_stay_and_say_so() {
+        Page siskin = signedIn("Siskin");
+        PlotOnScreen plot = PlotOnScreen.open(siskin, "Long Ride 03");
+        siskin.context().setOffline(true);
+        plot.paste("71 12 3 120 beech\n72 13 4 90 limes");
+
+        assertThat(siskin.getByText("Line 2: The server cannot be reached")).isVisible();
+        assertThat(siskin.getByLabel("Pasted lines that are still to be stored"))
+                .hasValue("71 12 3 120 beech\n72 13 4 90 limes");
+        siskin.context().setOffline(false);
+        siskin.getByText("Store these lines").click();
+        plot.row(71).waitFor();
+        plot.row(72).waitFor();
     }
 
     @Test

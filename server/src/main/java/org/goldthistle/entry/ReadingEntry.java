@@ -1,30 +1,22 @@
 package org.goldthistle.entry;
 
-import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.goldthistle.call.Entry;
 import org.goldthistle.call.NewReading;
+import org.goldthistle.platform.Appended;
 import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
-import org.springframework.data.domain.Persistable;
 
 /** One entry in the record of a call; a later one on the same character counts instead, this one stays. */
 @Entity
 @Immutable
 @Table(name = "reading")
-class ReadingEntry implements Persistable<UUID> {
-    @Id
-    private UUID id;
-
-    @Column(insertable = false, updatable = false)
-    private Long entryOrder;
-
+class ReadingEntry extends Appended {
     private UUID callId;
     private String characterId;
 
@@ -41,7 +33,7 @@ class ReadingEntry implements Persistable<UUID> {
     protected ReadingEntry() {}
 
     ReadingEntry(UUID id, UUID callId, int visit, NewReading reading, Instant readAt, Instant recordedAt) {
-        this.id = id;
+        super(id);
         this.callId = callId;
         this.visit = visit;
         this.characterId = reading.character();
@@ -58,19 +50,9 @@ class ReadingEntry implements Persistable<UUID> {
         this.recordedAt = recordedAt;
     }
 
-    @Override
-    public UUID getId() {
-        return id;
-    }
-
-    @Override
-    public boolean isNew() {
-        return entryOrder == null; // the database numbers what it stored
-    }
-
     /** As the call counts it. */
     Entry entry() {
-        return new Entry(id, visit, reading(), readAt(), recordedAt);
+        return new Entry(getId(), visit, reading(), readAt(), recordedAt);
     }
 
     UUID callId() {

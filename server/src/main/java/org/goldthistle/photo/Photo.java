@@ -1,13 +1,11 @@
 package org.goldthistle.photo;
 
-import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
+import org.goldthistle.platform.Appended;
 import org.goldthistle.platform.Sha256;
 import org.hibernate.annotations.Immutable;
-import org.springframework.data.domain.Persistable;
 
 /**
  * A photo of a call with its content, as it is stored. It is never read whole again: lists use {@link org.goldthistle.call.KeptPhoto}, and whoever is
@@ -15,13 +13,7 @@ import org.springframework.data.domain.Persistable;
  */
 @Entity
 @Immutable
-class Photo implements Persistable<UUID> {
-    @Id
-    private UUID id;
-
-    @Column(insertable = false, updatable = false)
-    private Long entryOrder;
-
+class Photo extends Appended {
     private UUID callId;
     private String characterId;
     private String mediaType;
@@ -34,7 +26,7 @@ class Photo implements Persistable<UUID> {
     protected Photo() {}
 
     Photo(UUID id, UUID callId, String characterId, String sentSha256, PhotoFile file, Instant recordedAt) {
-        this.id = id;
+        super(id);
         this.callId = callId;
         this.characterId = characterId;
         this.mediaType = file.kind().mediaType();
@@ -43,15 +35,5 @@ class Photo implements Persistable<UUID> {
         this.sizeBytes = file.content().length;
         this.content = file.content();
         this.recordedAt = recordedAt;
-    }
-
-    @Override
-    public UUID getId() {
-        return id;
-    }
-
-    @Override
-    public boolean isNew() {
-        return entryOrder == null; // the database numbers what it stored
     }
 }

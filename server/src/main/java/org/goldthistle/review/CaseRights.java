@@ -55,10 +55,10 @@ record CaseRights(
         if (state.isBlind() && !sendable) {
             return Optional.of(Hindrance.UNREAD);
         }
-        if (role == Role.CREW) {
-            return Optional.of(Hindrance.ROLE);
+        if (first) {
+            return Optional.of(Hindrance.OWN);
         }
-        return first ? Optional.of(Hindrance.OWN) : Optional.empty();
+        return role == Role.CREW ? Optional.of(Hindrance.ROLE) : Optional.empty();
     }
 
     boolean mayDecide() {

@@ -1,29 +1,21 @@
 package org.goldthistle.signing;
 
-import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import org.goldthistle.entry.TreeOfObserver;
+import org.goldthistle.platform.Appended;
 import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
-import org.springframework.data.domain.Persistable;
 
 /** What an observer signed: the taxon a tree is said to be, and all from which that can be reckoned again. */
 @Entity
 @Immutable
-class Determination implements Persistable<UUID> {
-    @Id
-    private UUID id;
-
-    @Column(insertable = false, updatable = false)
-    private Long entryOrder;
-
+class Determination extends Appended {
     private UUID treeId;
     private UUID observerId;
     private UUID sheetVersionId;
@@ -61,7 +53,7 @@ class Determination implements Persistable<UUID> {
             boolean signedBlind,
             boolean soonAfterReset,
             Instant signedAt) {
-        this.id = id;
+        super(id);
         this.treeId = treeId;
         this.observerId = observerId;
         this.sheetVersionId = snapshot.sheetVersionId();
@@ -106,16 +98,6 @@ class Determination implements Persistable<UUID> {
                 && voucher.equals(signed.voucher())
                 && confirming.equals(signed.confirming())
                 && reasons.equals(signed.writtenReasons());
-    }
-
-    @Override
-    public UUID getId() {
-        return id;
-    }
-
-    @Override
-    public boolean isNew() {
-        return entryOrder == null; // the database numbers what it stored
     }
 
     UUID treeId() {

@@ -40,8 +40,12 @@ public record TreeBody(
         @Nullable @Schema(minimum = "1", maximum = "" + Stem.TALLEST)
         Integer heightDecimetres,
 
-        @NotNull @CodeOf(LifeStage.class) @Schema(defaultValue = "mature") String stage,
-        @NotNull @CodeOf(TreeOrigin.class) @Schema(defaultValue = "unknown") String origin,
+        @NotNull @CodeOf(LifeStage.class) @Schema(defaultValue = "mature")
+        String stage,
+
+        @NotNull @CodeOf(TreeOrigin.class) @Schema(defaultValue = "unknown")
+        String origin,
+
         @Nullable @CodeOf(Habitat.class) List<@NotNull String> habitat,
         @NotNull @Size(max = 2000) String conditionNotes,
         @Nullable String groupId,

@@ -126,7 +126,8 @@ class ReviewTest extends TreeUnderReview {
         JsonNode table = redpoll.get(casePath(row)).expect(200);
 
         redpoll.put(decision(row), decision("overrule", table, "  ", 1)).expectProblem(422, "reasons-missing");
-        signedIn("Siskin").put(decision(row), decision("agree", table, "", 0)).expectProblem(403, "role");
+        signedIn("Siskin").put(decision(row), decision("agree", table, "", 0)).expectProblem(403, "own-case");
+        signedIn("Dipper").put(decision(row), decision("agree", table, "", 0)).expectProblem(403, "role");
         JsonNode settled = redpoll.put(decision(row), decision("overrule", table, "No fruit to be seen.", 1))
                 .expect(200);
 
@@ -187,7 +188,7 @@ class ReviewTest extends TreeUnderReview {
                         .expect(200)
                         .path("whyNot")
                         .asText())
-                .isEqualTo("role");
+                .isEqualTo("own");
         signedIn("Nuthatch").put(casePath(row) + "/taken", Map.of()).expectProblem(409, "no-reading-wanted");
         treecreeper
                 .put(decision(row), decision("overrule", table, "Seen better.", 0))
