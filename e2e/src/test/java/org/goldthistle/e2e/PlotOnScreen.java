@@ -18,7 +18,9 @@ final class PlotOnScreen {
     /** A plot of the demo, from the list of plots. */
     static PlotOnScreen open(Page page, String code) {
         toPlots(page);
-        page.getByText(code).click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Plots"))
+                .waitFor();
+        page.getByText(code, new Page.GetByTextOptions().setExact(true)).click();
         page.getByRole(
                         AriaRole.HEADING,
                         new Page.GetByRoleOptions().setName(code).setLevel(1))
