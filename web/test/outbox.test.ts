@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import type { Entered, Send, Unsent } from '../src/common/bench/outbox'
+import type { Send } from '../src/common/bench/outbox'
+import type { Entered, Unsent } from '../src/common/bench/unsent'
 
 const kept = new Map<string, string>()
 vi.stubGlobal('localStorage', {

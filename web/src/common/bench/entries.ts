@@ -1,7 +1,7 @@
 import type { Bench, Character, NewReading } from '../../api/types'
 import { measured, monthName } from '../../ui/words'
-import type { Unsent } from './outbox'
 import { TRAITS } from './traits'
+import type { Unsent } from './unsent'
 
 /** What stands on the screen for a character: the last entry, and whether the server has it. */
 export type Entry = { readonly reading: NewReading; readonly unsent?: Unsent }

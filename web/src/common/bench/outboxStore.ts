@@ -1,4 +1,4 @@
-import type { Unsent } from './outbox'
+import type { Unsent } from './unsent'
 
 const PREFIX = 'goldthistle.outbox.'
 const ALL_IN_ONE = 'goldthistle.outbox' // where an earlier version kept a list of them

@@ -2,7 +2,7 @@ import { queryOptions } from '@tanstack/react-query'
 import { api, dataOf, requireDone } from '../../api/client'
 import type { Tier } from '../../api/codes'
 import type { Circumstances, NewDetermination } from '../../api/types'
-import type { Unsent } from './outbox'
+import type { Unsent } from './unsent'
 
 const LONGEST_PROMPT = 30 // seconds; what takes no longer counts as read when it arrives
 

@@ -1,8 +1,9 @@
 import { notifyManager, useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { useObserver } from '../../api/observer'
-import { outbox, type Unsent } from '../../common/bench/outbox'
+import { outbox } from '../../common/bench/outbox'
 import { benchQuery, sendEntered } from '../../common/bench/queries'
+import type { Unsent } from '../../common/bench/unsent'
 
 // listeners hear of new data before the page is drawn, so that the Bench draws an answer and the emptied outbox in one go
 notifyManager.setScheduler(queueMicrotask)

@@ -1,6 +1,7 @@
 import type { Bench } from '../../api/types'
 import { effectWords } from '../../common/bench/judgementWords'
-import { outbox, type Unsent } from '../../common/bench/outbox'
+import { outbox } from '../../common/bench/outbox'
+import type { Unsent } from '../../common/bench/unsent'
 import type { Work } from './useWork'
 
 type Props = {

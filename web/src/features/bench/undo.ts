@@ -1,7 +1,7 @@
 import type { GateMark } from '../../api/codes'
 import { keep, readKept } from '../../api/kept'
 import type { NewReading } from '../../api/types'
-import type { Entered } from '../../common/bench/outbox'
+import type { Entered } from '../../common/bench/unsent'
 
 const MOST_STEPS = 100
 

@@ -5,6 +5,8 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.formats.GroupSheetJson;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.springframework.lang.Nullable;
@@ -81,6 +83,11 @@ class Draft {
 
     @Nullable UUID overlayOn() {
         return overlayOn;
+    }
+
+    /** @throws org.goldthistle.core.RefusedException as long as it breaks the format or a rule */
+    GroupSheet sheet() {
+        return GroupSheetJson.readStrictly(body);
     }
 
     String body() {

@@ -5,11 +5,9 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.goldthistle.account.AccountService;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.call.StoredSheet;
 import org.goldthistle.core.Refusal;
@@ -18,9 +16,7 @@ import org.goldthistle.core.balance.GroupModel;
 import org.goldthistle.core.change.SheetChange;
 import org.goldthistle.core.change.SheetDifference;
 import org.goldthistle.core.learning.Proposal;
-import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.GroupSheet;
-import org.goldthistle.core.sheet.StateScale;
 import org.goldthistle.formats.CharacterMatrix;
 import org.goldthistle.formats.GroupSheetJson;
 import org.goldthistle.formats.GroupSheetWriter;
@@ -45,7 +41,7 @@ class DraftService {
     private final DraftBeginnings beginnings;
     private final LibraryService library;
     private final Lessons lessons;
-    private final AccountService accounts;
+    private final DraftViews views;
     private final Turns turns;
     private final KeptJson json;
     private final Clock clock;
@@ -55,7 +51,7 @@ class DraftService {
             DraftBeginnings beginnings,
             LibraryService library,
             Lessons lessons,
-            AccountService accounts,
+            DraftViews views,
             Turns turns,
             KeptJson json,
             Clock clock) {
@@ -63,7 +59,7 @@ class DraftService {
         this.beginnings = beginnings;
         this.library = library;
         this.lessons = lessons;
-        this.accounts = accounts;
+        this.views = views;
         this.turns = turns;
         this.json = json;
         this.clock = clock;
@@ -72,24 +68,13 @@ class DraftService {
     /** Every draft, the last changed first. */
     @Transactional(readOnly = true)
     List<DraftDto.DraftRow> all(UUID observerId) {
-        List<Draft> found = drafts.findAllByOrderByChangedAtDesc();
-        var callSigns =
-                accounts.callSigns(found.stream().map(Draft::ownerId).distinct().toList());
-        return found.stream()
-                .map(one -> new DraftDto.DraftRow(
-                        one.id(),
-                        one.groupId(),
-                        json.tree(one.body()).path("title").asText(""),
-                        callSigns.get(one.ownerId()),
-                        one.ownerId().equals(observerId),
-                        one.changedAt()))
-                .toList();
+        return views.rows(drafts.findAllByOrderByChangedAtDesc(), observerId);
     }
 
     /** @throws Problem if there is no such draft */
     @Transactional(readOnly = true)
     DraftDto show(UUID id, SignedInObserver observer) {
-        return dto(find(id), observer);
+        return views.of(find(id), observer);
     }
 
     /**
@@ -102,7 +87,7 @@ class DraftService {
         oneAtATime(id, observer);
         Optional<Draft> there = drafts.findById(id);
         if (there.isPresent()) {
-            return dto(own(there.get(), observer), observer);
+            return views.of(own(there.get(), observer), observer);
         }
         return begun(id, beginnings.asked(asked), observer);
     }
@@ -116,7 +101,7 @@ class DraftService {
         Optional<Draft> mine = beginning.groupId() == null
                 ? Optional.empty()
                 : drafts.findByOwnerIdAndGroupId(observer.id(), beginning.groupId());
-        return dto(
+        return views.of(
                 mine.orElseGet(() -> drafts.saveAndFlush(new Draft(id, observer.id(), beginning, clock.instant()))),
                 observer);
     }
@@ -175,7 +160,7 @@ class DraftService {
         turns.take(Turn.alone(Turn.Thing.ENTRY, id));
         Draft draft = own(find(id), observer);
         try {
-            GroupSheet sheet = CharacterMatrix.read(new ByteArrayInputStream(table), read(draft));
+            GroupSheet sheet = CharacterMatrix.read(new ByteArrayInputStream(table), draft.sheet());
             draft.change(GroupSheetWriter.text(sheet), clock.instant());
         } catch (RefusedException unfit) {
             throw Problem.unfit(
@@ -184,7 +169,7 @@ class DraftService {
                             + ". Nothing of it was taken over; correct it and send it again.",
                     unfit.refusals());
         }
-        return dto(drafts.saveAndFlush(draft), observer);
+        return views.of(drafts.saveAndFlush(draft), observer);
     }
 
     /**
@@ -206,12 +191,12 @@ class DraftService {
         }
         if (draft.revision() != revision) {
             if (json.tree(draft.body()).equals(sheet)) {
-                return dto(draft, observer); // the answer to the same change was lost
+                return views.of(draft, observer); // the answer to the same change was lost
             }
-            throw Problem.stale("draft", dto(draft, observer));
+            throw Problem.stale("draft", views.of(draft, observer));
         }
         draft.change(text, clock.instant());
-        return dto(drafts.saveAndFlush(draft), observer);
+        return views.of(drafts.saveAndFlush(draft), observer);
     }
 
     static Problem tooLarge() {
@@ -246,7 +231,7 @@ class DraftService {
             character.set(key, says);
             draft.change(sheet.toString(), clock.instant());
         }
-        return dto(drafts.saveAndFlush(draft), observer);
+        return views.of(drafts.saveAndFlush(draft), observer);
     }
 
     private static ObjectNode characterOf(JsonNode sheet, String id) {
@@ -346,14 +331,10 @@ class DraftService {
 
     private GroupSheet readable(Draft draft) {
         try {
-            return read(draft);
+            return draft.sheet();
         } catch (RefusedException broken) {
             throw unfit(broken.refusals());
         }
-    }
-
-    private static GroupSheet read(Draft draft) {
-        return GroupSheetJson.readStrictly(draft.body());
     }
 
     private Draft find(UUID id) {
@@ -369,56 +350,5 @@ class DraftService {
                     ProblemType.DRAFT_OF_ANOTHER, "This draft is another's. You can read it; nothing was changed.");
         }
         return draft;
-    }
-
-    private DraftDto dto(Draft draft, SignedInObserver observer) {
-        List<Refusal> refusals = List.of();
-        try {
-            read(draft);
-        } catch (RefusedException broken) {
-            refusals = broken.refusals();
-        }
-        Optional<StoredSheet> base = Optional.ofNullable(draft.basedOn()).map(library::find);
-        UUID newest =
-                draft.groupId() == null ? null : library.newest(draft.groupId()).id();
-        return new DraftDto(
-                draft.id(),
-                draft.groupId(),
-                draft.basedOn(),
-                base.map(StoredSheet::version).orElse(null),
-                newest == null || newest.equals(draft.basedOn()) ? null : newest,
-                draft.overlayOn() != null,
-                accounts.callSigns(List.of(draft.ownerId())).get(draft.ownerId()),
-                draft.ownerId().equals(observer.id()),
-                draft.revision(),
-                draft.changedAt(),
-                json.tree(draft.body()),
-                base.map(one -> savedPlaces(draft, one.sheet())).orElse(List.of()),
-                GroupSheetJson.unknownKeys(draft.body()).stream()
-                        .map(DraftDto.UnknownKeyDto::of)
-                        .toList(),
-                refusals);
-    }
-
-    /** Where ids stand that others may know already: a copy has none, and a region none of its own but the original's. */
-    private static List<String> savedPlaces(Draft draft, GroupSheet sheet) {
-        List<String> places = new ArrayList<>();
-        if (draft.groupId() == null && draft.overlayOn() == null) {
-            return places;
-        }
-        if (draft.groupId() != null) {
-            places.add("id");
-        }
-        sheet.taxa().forEach(taxon -> places.add("taxa." + taxon.id()));
-        sheet.gate().forEach(item -> places.add("gate." + item.id()));
-        sheet.indices().forEach(index -> places.add("indices." + index.id()));
-        for (DiagnosticCharacter character : sheet.characters()) {
-            String place = "characters." + character.id();
-            places.add(place);
-            if (character.scale() instanceof StateScale scale) {
-                scale.states().forEach(state -> places.add(place + ".states." + state.id()));
-            }
-        }
-        return places;
     }
 }
