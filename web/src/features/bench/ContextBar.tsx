@@ -8,12 +8,13 @@ import { benchQuery, sendCircumstances, sendTier } from '../../common/bench/quer
 import { AnyOf } from '../../ui/AnyOf'
 import { Button } from '../../ui/Button'
 import { InBar } from '../../ui/InBar'
+import { MonthPick } from '../../ui/MonthPick'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { PageTitle } from '../../ui/PageTitle'
 import { Sheet } from '../../ui/Sheet'
 import { Term } from '../../ui/Term'
-import { MONTHS, monthName } from '../../ui/words'
+import { monthName } from '../../ui/words'
 
 type Props = {
   readonly bench: Bench
@@ -149,17 +150,11 @@ function CircumstancesForm({ bench, onDone }: { readonly bench: Bench; readonly 
     <div className="grid gap-4">
       <label className="font-semibold">
         Month
-        <select
+        <MonthPick
           className="mt-1 block min-h-11 rounded-plain border border-edge bg-card px-3 font-normal"
           value={draft.month}
-          onChange={(event) => setDraft({ ...draft, month: Number(event.target.value) })}
-        >
-          {MONTHS.map((name, i) => (
-            <option key={name} value={i + 1}>
-              {name}
-            </option>
-          ))}
-        </select>
+          onChange={(month) => setDraft({ ...draft, month })}
+        />
         {draft.month !== bench.thisMonth && (
           <Button look="quiet" onClick={() => setDraft({ ...draft, month: bench.thisMonth })}>
             It is {monthName(bench.thisMonth)} now

@@ -7,6 +7,7 @@ import { draftSeasonQuery } from '../../common/draft/queries'
 import { fullestMonth, sheetOf } from '../../common/draft/sheetFile'
 import { Pick } from '../../ui/Choice'
 import { Mark } from '../../ui/Mark'
+import { MonthPick } from '../../ui/MonthPick'
 import { MONTHS, monthName } from '../../ui/words'
 
 const STAGE_CHOICES = STAGES.map(choiceOf)
@@ -37,18 +38,7 @@ export function SeasonBeside({ draft }: { readonly draft: Draft }) {
           value={stage}
           onChange={setStage}
         />
-        <select
-          aria-label="Month of the visit"
-          className={SELECT}
-          value={month}
-          onChange={(event) => setMonth(Number(event.target.value))}
-        >
-          {MONTHS.map((name, i) => (
-            <option key={name} value={i + 1}>
-              {name}
-            </option>
-          ))}
-        </select>
+        <MonthPick label="Month of the visit" className={SELECT} value={month} onChange={setMonth} />
       </div>
       {season.isError && <p className="text-rust-ink">{wordsOf(season.error)}</p>}
       {!inOrder && <p className="text-quiet">It is reckoned when everything is in order.</p>}

@@ -9,9 +9,10 @@ import { Button } from '../../ui/Button'
 import { Pick } from '../../ui/Choice'
 import { Drawing } from '../../ui/Drawing'
 import { Mark } from '../../ui/Mark'
+import { MonthPick } from '../../ui/MonthPick'
 import { Notice } from '../../ui/Notice'
 import { PageTitle } from '../../ui/PageTitle'
-import { MONTHS, monthName } from '../../ui/words'
+import { monthName } from '../../ui/words'
 import { RibbonCell } from './RibbonCell'
 
 const STAGE_CHOICES = STAGES.map(choiceOf)
@@ -41,17 +42,11 @@ export function FieldCard({ sheet }: { readonly sheet: Sheet }) {
       <div className="my-3 flex flex-wrap items-end gap-3 print:hidden">
         <label className="font-semibold">
           Month
-          <select
+          <MonthPick
             value={month}
-            onChange={(event) => setMonth(Number(event.target.value))}
+            onChange={setMonth}
             className="ml-2 min-h-11 rounded-plain border border-edge bg-card px-2"
-          >
-            {MONTHS.map((name, i) => (
-              <option key={name} value={i + 1}>
-                {name}
-              </option>
-            ))}
-          </select>
+          />
         </label>
         <label className="font-semibold">
           Stage

@@ -10,10 +10,11 @@ import { Button } from '../../ui/Button'
 import { Pick } from '../../ui/Choice'
 import { Drawing } from '../../ui/Drawing'
 import { Mark } from '../../ui/Mark'
+import { MonthPick } from '../../ui/MonthPick'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { PageTitle } from '../../ui/PageTitle'
-import { MONTHS, monthName, monthRuns } from '../../ui/words'
+import { monthName, monthRuns } from '../../ui/words'
 import { RibbonCell } from './RibbonCell'
 
 const MOST_COLUMNS = 3
@@ -76,17 +77,7 @@ export function SideBySide({ sheet, month: startMonth, stage: startStage, entrie
         <div className="my-3 flex flex-wrap items-end gap-3 print:hidden">
           <label className="grid text-sm font-semibold">
             Month
-            <select
-              className={SELECT}
-              value={month}
-              onChange={(event) => setMonth(Number(event.target.value))}
-            >
-              {MONTHS.map((name, i) => (
-                <option key={name} value={i + 1}>
-                  {name}
-                </option>
-              ))}
-            </select>
+            <MonthPick className={SELECT} value={month} onChange={setMonth} />
           </label>
           <label className="grid text-sm font-semibold">
             Stage
