@@ -19,6 +19,7 @@ import {
   standingValues,
   taxonOriginValues,
   tierValues,
+  treeLookValues,
   treeOriginValues,
   zoneValues,
 } from './schema'
@@ -79,6 +80,7 @@ export const STANDINGS: readonly Standing[] = standingValues
 export const TAXON_ORIGINS: readonly TaxonOrigin[] = taxonOriginValues
 export const TIERS: readonly Tier[] = tierValues
 export const ORIGINS: readonly TreeOrigin[] = treeOriginValues
+export const TREE_LOOKS: readonly TreeLook[] = treeLookValues
 export const ZONES: readonly Zone[] = zoneValues
 
 /** The stations as a crew calls them. */

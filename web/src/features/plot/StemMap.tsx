@@ -1,5 +1,5 @@
 import { type KeyboardEvent, memo, useId } from 'react'
-import type { TreeLook } from '../../api/codes'
+import { TREE_LOOKS, type TreeLook } from '../../api/codes'
 import type { NamedTaxon, TreeRow } from '../../api/types'
 import { spineBearing, spinePath } from '../../draw/spinePath'
 import { groupWords, identityOf, LOOK_WORDS, stateOf } from './standing'
@@ -218,7 +218,7 @@ function groupCode(groupId: string): string {
   return second ? first.charAt(0) + second.charAt(0) : first.slice(0, 2)
 }
 
-const SHOWN: readonly TreeLook[] = ['open', 'begun', 'contested', 'waiting', 'review', 'signed', 'plain']
+const SHOWN = TREE_LOOKS.filter((look) => look !== 'stem') // a stem is drawn as a line to its clone
 
 /** What the marks and the letters on the map mean. */
 export function MapLegend({

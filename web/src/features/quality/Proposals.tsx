@@ -200,9 +200,11 @@ function moved({ before, after }: SheetChange): number {
   return is.reduce((most, one, i) => Math.max(most, Math.abs(one - (was[i] ?? 0))), 0)
 }
 
-/** Figures with more digits than anybody reads, with fewer. */
+/** Figures with more digits than anybody reads, with fewer: a tenth of a percent, or of what is 10 and more. */
 function rounded(stated: Stated | null | undefined): Stated | null | undefined {
-  return stated && { ...stated, numbers: stated.numbers.map((one) => Number(one.toPrecision(3))) }
+  const share = stated?.kind === 'share' || stated?.kind === 'shares'
+  const toFew = (one: number) => Number(one.toFixed(share ? 3 : Math.abs(one) < 10 ? 2 : 1))
+  return stated && { ...stated, numbers: stated.numbers.map(toFew) }
 }
 
 type SidesProps = { readonly changes: readonly SheetChange[]; readonly side: 'before' | 'after' }

@@ -5,8 +5,6 @@ import org.goldthistle.survey.TreeStanding;
 
 /** How a tree of a plot stands for one observer, at a glance. */
 enum TreeLook implements Coded {
-    /** Nobody doubts it. */
-    PLAIN("plain"),
     /** Not read yet. */
     OPEN("open"),
     /** Read, and not signed. */
@@ -15,10 +13,12 @@ enum TreeLook implements Coded {
     CONTESTED("contested"),
     /** To come back, or at the laboratory. */
     WAITING("waiting"),
-    /** Signed. */
-    SIGNED("signed"),
     /** Under review, to be read blind. */
     REVIEW("review"),
+    /** Signed. */
+    SIGNED("signed"),
+    /** Nobody doubts it. */
+    PLAIN("plain"),
     /** A stem of another tree's clone. */
     STEM("stem");
 

@@ -21,13 +21,7 @@ final class DecisionRules {
      * @throws Problem if the observer may not decide the case, or not so
      */
     static void check(CaseRights rights, NewDecision asked, SurveyRules rules, boolean stuck) {
-        if (asked.is(ReviewOutcome.LABORATORY) && !rules.laboratoryUsed()) {
-            throw Problem.unfit(
-                    ProblemType.LABORATORY_UNUSED,
-                    "This survey sends no samples to a laboratory. Nothing was changed; ask for a third look, or call it"
-                            + " not separable.");
-        }
-        rights.toDecide().ifPresent(why -> refuse(why, stuck));
+        rights.toDecide().ifPresent(why -> refuse(why, stuck, rules));
         if (rights.state() == CaseState.SETTLED) {
             throw Problem.conflict(
                     ProblemType.NOT_AT_THE_TABLE,
@@ -35,7 +29,13 @@ final class DecisionRules {
                             + " Bench.");
         }
         if (stuck && !asked.is(ReviewOutcome.LABORATORY)) {
-            refuse(Hindrance.UNREAD, true);
+            refuse(Hindrance.UNREAD, true, rules);
+        }
+        if (asked.is(ReviewOutcome.LABORATORY) && !rules.laboratoryUsed()) {
+            throw Problem.unfit(
+                    ProblemType.LABORATORY_UNUSED,
+                    "This survey sends no samples to a laboratory. Nothing was changed; ask for a third look, or call it"
+                            + " not separable.");
         }
         if (asked.is(ReviewOutcome.OVERRULE) && asked.reasons().isBlank()) {
             throw Problem.unfit(
@@ -47,7 +47,7 @@ final class DecisionRules {
         }
     }
 
-    private static void refuse(Hindrance why, boolean stuck) {
+    private static void refuse(Hindrance why, boolean stuck, SurveyRules rules) {
         throw switch (why) {
             case ROLE ->
                 Problem.forbidden(
@@ -63,7 +63,8 @@ final class DecisionRules {
                         ProblemType.NOT_AT_THE_TABLE,
                         stuck
                                 ? "Nobody in this survey can read this tree blind any more. Nothing was changed; add"
-                                        + " somebody new to the survey, or decide for the laboratory."
+                                        + " somebody new to the survey"
+                                        + (rules.laboratoryUsed() ? ", or decide for the laboratory." : ".")
                                 : "This case waits for a blind reading first. Nothing was changed.");
         };
     }
