@@ -16,7 +16,7 @@ inputs_of() {
   ) | sha256sum | cut -d' ' -f1
 }
 
-build_inputs() { inputs_of core call formats server web; }
+build_inputs() { inputs_of core call formats browser server web; }
 
 # run_batch COMMAND ARGUMENT...: the core on the command line, built when something it is made of changed
 run_batch() {

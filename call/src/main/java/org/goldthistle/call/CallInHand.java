@@ -45,6 +45,21 @@ public record CallInHand(
 
     private static final long OUTLOOK_SEED = 1;
 
+    /** As a call begins: the tree as it stands, on its first visit, with nothing read. */
+    public static CallInHand untouched(
+            StoredSheet sheet, Circumstances circumstances, SurveyRules rules, Set<Faculty> lacking) {
+        return new CallInHand(
+                sheet,
+                Visit.first(circumstances),
+                Coded.find(Tier.values(), rules.defaultTier()).orElseThrow(),
+                lacking,
+                rules,
+                false,
+                List.of(),
+                List.of(),
+                List.of());
+    }
+
     /** The circumstances, in the month of the visit in hand. */
     public Circumstances circumstances() {
         return visit.circumstances();
@@ -102,6 +117,17 @@ public record CallInHand(
     public Assessment assessment(CallRecord onRecord) {
         return Assessment.of(
                 sheet.model(), evidence(), new Terms(tier, school(), rules.mostHarm(), costs(rules)), onRecord);
+    }
+
+    /**
+     * What the evidence amounts to beside a signature that is about to be stored.
+     *
+     * @throws CallRefusedException if it cannot be stored
+     */
+    public Assessment checked(Signing signing, OnRecord onRecord) {
+        Assessment assessment = assessment(onRecord.of(this, signing));
+        SigningRules.check(this, assessment, signing);
+        return assessment;
     }
 
     /** Whether the survey lets a character be read on this tree: not where that wounds and wounding is not allowed. */
@@ -162,6 +188,42 @@ public record CallInHand(
                                 .anyMatch(item -> item.id().equals(mark.item())))
                         .toList(),
                 photos);
+    }
+
+    /** The same call with one more entry. */
+    CallInHand with(Entry entry) {
+        return new CallInHand(sheet, visit, tier, lacking, rules, cautionRead, and(entries, entry), markings, photos);
+    }
+
+    /** The same call with one more mark of the gate. */
+    CallInHand with(Marking marking) {
+        return new CallInHand(sheet, visit, tier, lacking, rules, cautionRead, entries, and(markings, marking), photos);
+    }
+
+    /** The same call with one more photo. */
+    CallInHand with(KeptPhoto photo) {
+        return new CallInHand(sheet, visit, tier, lacking, rules, cautionRead, entries, markings, and(photos, photo));
+    }
+
+    /** The same call of a tree that stands otherwise. */
+    CallInHand with(Circumstances other) {
+        return new CallInHand(sheet, visit.under(other), tier, lacking, rules, cautionRead, entries, markings, photos);
+    }
+
+    /** The same call for something else. */
+    CallInHand with(Tier other) {
+        return new CallInHand(sheet, visit, other, lacking, rules, cautionRead, entries, markings, photos);
+    }
+
+    /** The same call whose observer has read the caution about wounding. */
+    CallInHand withCautionRead() {
+        return new CallInHand(sheet, visit, tier, lacking, rules, true, entries, markings, photos);
+    }
+
+    private static <T> List<T> and(List<T> all, T more) {
+        List<T> longer = new ArrayList<>(all);
+        longer.add(more);
+        return List.copyOf(longer);
     }
 
     /** The balances under one school's weights. */

@@ -14,6 +14,8 @@ public enum CallRefusal implements Coded {
     NO_SUCH_TIER("no-such-tier"),
     /** It is no way to sign, or to decide. */
     NO_SUCH_OUTCOME("no-such-outcome"),
+    /** The tree was not visited in that month. */
+    NO_SUCH_VISIT("no-such-visit"),
     /** The sheet has no such taxon. */
     NO_SUCH_TAXON("no-such-taxon"),
     /** The survey sends no samples to a laboratory. */

@@ -40,6 +40,14 @@ public final class CallRefusedException extends RuntimeException {
         }
     }
 
+    /** Nothing can be corrected that would have been read on a visit which was never made. */
+    public static CallRefusedException noVisit(int month) {
+        return unfit(
+                CallRefusal.NO_SUCH_VISIT,
+                "This tree was not visited in month " + month + ", so nothing read then can be corrected. It was not"
+                        + " stored; enter it without a month to read it now.");
+    }
+
     /** What kind of refusal it is. */
     public CallRefusal type() {
         return type;

@@ -11,6 +11,7 @@ import java.util.UUID;
  * @param outcome code of what is signed
  * @param taxonId the taxon, for that outcome
  * @param month to come back in, 1-12, for that outcome
+ * @param hasVoucher whether a specimen or photo is named that is kept
  * @param reasoned characters against which a reason is written
  * @param readingIds the readings that they saw counted
  */
@@ -18,5 +19,6 @@ public record Signing(
         String outcome,
         @Nullable String taxonId,
         @Nullable Integer month,
+        boolean hasVoucher,
         Set<String> reasoned,
         List<UUID> readingIds) {}

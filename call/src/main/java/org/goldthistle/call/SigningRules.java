@@ -13,11 +13,11 @@ import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.Verdict;
 
 /** What must hold before a signature is stored; each refusal says what was kept and what to do. */
-public final class SigningRules {
+final class SigningRules {
     private SigningRules() {}
 
     /** @throws CallRefusedException if the signature cannot be stored */
-    public static void check(CallInHand call, Assessment assessment, Signing signed) {
+    static void check(CallInHand call, Assessment assessment, Signing signed) {
         requireSeen(call, signed);
         Outcome outcome = Coded.find(Outcome.values(), signed.outcome())
                 .orElseThrow(() -> CallRefusedException.unfit(

@@ -3,6 +3,7 @@ package org.goldthistle.call;
 import jakarta.annotation.Nullable;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalInt;
 
 /**
  * The visit to a tree that is in hand, after those before it.
@@ -25,6 +26,22 @@ public record Visit(Circumstances circumstances, List<Integer> earlierMonths) {
         var months = new ArrayList<>(earlierMonths);
         months.add(circumstances.month());
         return new Visit(circumstances.inMonth(month), List.copyOf(months));
+    }
+
+    /** The same visit under other circumstances, which name its month too. */
+    Visit under(Circumstances other) {
+        return new Visit(other, earlierMonths);
+    }
+
+    /** Which of the tree's visits it is, counted from 0. */
+    public int number() {
+        return earlierMonths.size();
+    }
+
+    /** The last visit in a month, counted from 0, the one in hand among them; empty: there is none. */
+    public OptionalInt lastIn(int month) {
+        int last = circumstances.month() == month ? number() : earlierMonths.lastIndexOf(month);
+        return last < 0 ? OptionalInt.empty() : OptionalInt.of(last);
     }
 
     /** The month of a reading that was made on a visit, counted from 0; null: that of the visit in hand. */

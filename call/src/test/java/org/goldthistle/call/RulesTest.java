@@ -100,17 +100,20 @@ class RulesTest {
         List<UUID> seen = ids(birch);
 
         assertRefused(
-                CallRefusal.NO_SUCH_OUTCOME, () -> sign(birch, new Signing("perhaps", null, null, Set.of(), seen)));
-        assertRefused(CallRefusal.UNFIT_OUTCOME, () -> sign(birch, new Signing("taxon", null, null, Set.of(), seen)));
-        assertRefused(CallRefusal.UNFIT_OUTCOME, () -> sign(birch, new Signing("group", null, 5, Set.of(), seen)));
+                CallRefusal.NO_SUCH_OUTCOME,
+                () -> sign(birch, new Signing("perhaps", null, null, false, Set.of(), seen)));
+        assertRefused(
+                CallRefusal.UNFIT_OUTCOME, () -> sign(birch, new Signing("taxon", null, null, false, Set.of(), seen)));
+        assertRefused(
+                CallRefusal.UNFIT_OUTCOME, () -> sign(birch, new Signing("group", null, 5, false, Set.of(), seen)));
         assertRefused(
                 CallRefusal.LABORATORY_UNUSED,
-                () -> sign(birch, new Signing("laboratory", null, null, Set.of(), seen)));
-        sign(birch.laboratoryUsed(), new Signing("laboratory", null, null, Set.of(), seen));
-        sign(birch, new Signing("come-back", null, 5, Set.of(), seen));
+                () -> sign(birch, new Signing("laboratory", null, null, false, Set.of(), seen)));
+        sign(birch.laboratoryUsed(), new Signing("laboratory", null, null, false, Set.of(), seen));
+        sign(birch, new Signing("come-back", null, 5, false, Set.of(), seen));
         assertRefused(
                 CallRefusal.REASON_WITHOUT_READING,
-                () -> sign(birch, new Signing("group", null, null, Set.of("twig-warts"), seen)));
+                () -> sign(birch, new Signing("group", null, null, false, Set.of("twig-warts"), seen)));
     }
 
     private static void fit(NewReading reading) {
@@ -118,7 +121,7 @@ class RulesTest {
     }
 
     private static Signing taxon(String id, Birch birch) {
-        return new Signing("taxon", id, null, Set.of(), ids(birch));
+        return new Signing("taxon", id, null, false, Set.of(), ids(birch));
     }
 
     private static List<UUID> ids(Birch birch) {

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.call.Circumstances;
+import org.goldthistle.call.ComingMonth;
 import org.goldthistle.call.Mark;
 import org.goldthistle.call.NewReading;
 import org.goldthistle.core.CodeOf;
@@ -16,7 +17,6 @@ import org.goldthistle.core.plan.SeasonOutlook;
 import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.entry.TreeOfObserver;
 import org.goldthistle.platform.ForObservers;
-import org.goldthistle.signing.ComingMonth;
 import org.goldthistle.signing.NewDetermination;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -49,15 +49,21 @@ class BenchController {
         return bench.bench(new TreeOfObserver(surveyId, treeId, observer.id()));
     }
 
-    /** Changes month, stage, origin or habitat for the observer's call. */
+    /**
+     * Changes month, stage, origin or habitat for the observer's call.
+     *
+     * @param heldBackSeconds for how long it waited on the observer's device
+     */
     @PutMapping("/{treeId}/circumstances")
     @ForObservers
     BenchDto changeCircumstances(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
+            @RequestParam(defaultValue = "0") long heldBackSeconds,
             @AuthenticationPrincipal SignedInObserver observer,
             @Valid @RequestBody Circumstances circumstances) {
-        return bench.changeCircumstances(new TreeOfObserver(surveyId, treeId, observer.id()), circumstances);
+        return bench.changeCircumstances(
+                new TreeOfObserver(surveyId, treeId, observer.id()), circumstances, heldBack(heldBackSeconds));
     }
 
     /** Changes what the observer's call is for. */
@@ -162,21 +168,31 @@ class BenchController {
             @AuthenticationPrincipal SignedInObserver observer,
             @Valid @RequestBody NewReading reading) {
         return bench.recordReading(
-                new TreeOfObserver(surveyId, treeId, observer.id()),
-                readingId,
-                reading,
-                Duration.ofSeconds(Math.max(0, heldBackSeconds)));
+                new TreeOfObserver(surveyId, treeId, observer.id()), readingId, reading, heldBack(heldBackSeconds));
     }
 
-    /** Signs the observer's call. */
+    /**
+     * Signs the observer's call.
+     *
+     * @param heldBackSeconds for how long it waited on the observer's device
+     */
     @PutMapping("/{treeId}/determinations/{determinationId}")
     @ForObservers
     BenchDto signCall(
             @PathVariable UUID surveyId,
             @PathVariable UUID treeId,
             @PathVariable UUID determinationId,
+            @RequestParam(defaultValue = "0") long heldBackSeconds,
             @AuthenticationPrincipal SignedInObserver observer,
             @Valid @RequestBody NewDetermination signed) {
-        return bench.sign(new TreeOfObserver(surveyId, treeId, observer.id()), determinationId, signed);
+        return bench.sign(
+                new TreeOfObserver(surveyId, treeId, observer.id()),
+                determinationId,
+                signed,
+                heldBack(heldBackSeconds));
+    }
+
+    private static Duration heldBack(long seconds) {
+        return Duration.ofSeconds(Math.max(0, seconds));
     }
 }

@@ -3,13 +3,20 @@ package org.goldthistle.bench;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import org.goldthistle.account.AccountService;
 import org.goldthistle.call.CallInHand;
+import org.goldthistle.call.CallState;
 import org.goldthistle.call.CallView;
 import org.goldthistle.call.Circumstances;
 import org.goldthistle.call.NewReading;
 import org.goldthistle.core.plan.SeasonOutlook;
+import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
 import org.goldthistle.entry.CallEntries;
@@ -38,6 +45,7 @@ public class BenchService {
     private final MemoryAids aids;
     private final TreeService trees;
     private final LibraryService library;
+    private final AccountService accounts;
     private final Sights sights;
     private final Clock clock;
 
@@ -50,6 +58,7 @@ public class BenchService {
             MemoryAids aids,
             TreeService trees,
             LibraryService library,
+            AccountService accounts,
             Sights sights,
             Clock clock) {
         this.calls = calls;
@@ -60,6 +69,7 @@ public class BenchService {
         this.aids = aids;
         this.trees = trees;
         this.library = library;
+        this.accounts = accounts;
         this.sights = sights;
         this.clock = clock;
     }
@@ -70,12 +80,13 @@ public class BenchService {
         SurveyedTree tree = trees.tree(of.surveyId(), of.treeId(), of.observerId());
         CallInHand call = calls.of(tree, of.observerId());
         TreeSignatures.Beside beside = signatures.beside(tree, of.observerId(), call);
-        return laidOut(tree, of.observerId(), call, call.assessment(beside.onRecord()), beside);
+        return laidOut(
+                tree, of.observerId(), call, call.assessment(beside.onRecord().of(call)), beside);
     }
 
     @Transactional
-    BenchDto changeCircumstances(TreeOfObserver of, Circumstances circumstances) {
-        return kept(entries.changeCircumstances(of, circumstances));
+    BenchDto changeCircumstances(TreeOfObserver of, Circumstances circumstances, Duration heldBack) {
+        return kept(entries.changeCircumstances(of, circumstances, heldBack));
     }
 
     @Transactional
@@ -109,9 +120,37 @@ public class BenchService {
     }
 
     @Transactional
-    BenchDto sign(TreeOfObserver of, UUID determinationId, NewDetermination signed) {
-        signing.sign(of, determinationId, signed);
+    BenchDto sign(TreeOfObserver of, UUID determinationId, NewDetermination signed, Duration heldBack) {
+        signing.sign(of, determinationId, signed, heldBack);
         return bench(of);
+    }
+
+    /** What is on record of the trees of a plot that have a call, by tag, as one observer's Bench would show it. */
+    @Transactional
+    public List<BenchRecord> recordsOf(UUID surveyId, UUID plotId, UUID observerId) {
+        Set<UUID> touched = calls.touchedIn(plotId, observerId);
+        Set<Faculty> lacking = accounts.lacking(observerId);
+        Map<String, Map<String, String>> notes = new HashMap<>();
+        List<BenchRecord> records = new ArrayList<>();
+        Boolean firstTree = null;
+        for (SurveyedTree tree : trees.withCalls(surveyId, plotId, observerId)) {
+            if (touched.contains(tree.id())) {
+                CallInHand call = calls.of(tree, observerId);
+                records.add(onRecord(tree, observerId, call, signatures.beside(tree, observerId, call)));
+                continue;
+            }
+            firstTree = firstTree == null ? Boolean.valueOf(!calls.hasReadOther(tree, observerId)) : firstTree;
+            CallInHand call = calls.untouched(tree, lacking);
+            String groupId = call.sheet().sheet().id();
+            records.add(BenchRecord.untouched(
+                    tree,
+                    call,
+                    tree.isBlindFor(observerId),
+                    firstTree,
+                    notes.computeIfAbsent(groupId, group -> aids.of(observerId, group)),
+                    LocalDate.now(clock)));
+        }
+        return records;
     }
 
     /** In which months the tree could be settled, by what the observer has read so far. */
@@ -128,26 +167,35 @@ public class BenchService {
         UUID observerId = written.call().observerId();
         CallInHand call = written.call().inHand();
         TreeSignatures.Beside beside = signatures.beside(tree, observerId, call);
-        Assessment assessment = call.assessment(beside.onRecord());
+        Assessment assessment = call.assessment(beside.onRecord().of(call));
         states.keep(tree, written.call(), assessment);
         return laidOut(tree, observerId, call, assessment, beside);
     }
 
     private BenchDto laidOut(
             SurveyedTree tree, UUID observerId, CallInHand call, Assessment assessment, TreeSignatures.Beside beside) {
+        return new BenchDto(onRecord(tree, observerId, call, beside), CallView.of(call, assessment));
+    }
+
+    private BenchRecord onRecord(SurveyedTree tree, UUID observerId, CallInHand call, TreeSignatures.Beside beside) {
         if (beside.holdsOthers()) {
             sights.shown(observerId, Scope.BENCH, List.of(tree.id()));
         }
-        return BenchDto.of(
-                tree,
-                call,
-                CallView.of(call, assessment),
-                library.newest(call.sheet().sheet().id()),
-                beside,
-                new BenchDto.ForObserver(
-                        tree.isBlindFor(observerId),
-                        !calls.hasReadOther(tree, observerId),
-                        aids.of(observerId, call.sheet().sheet().id()),
-                        LocalDate.now(clock).getMonthValue()));
+        int newest = library.newest(call.sheet().sheet().id()).version();
+        return new BenchRecord(
+                BenchRecord.BenchTree.of(tree),
+                call.sheet().id(),
+                call.sheet().version(),
+                newest > call.sheet().version() ? newest : null,
+                CallState.of(call, beside.onRecord()),
+                calls.setAside(tree, observerId).stream()
+                        .map(other -> CallState.of(other, beside.onRecord()))
+                        .toList(),
+                LocalDate.now(clock).getMonthValue(),
+                beside.determinations(),
+                tree.isBlindFor(observerId),
+                beside.signedAs(),
+                !calls.hasReadOther(tree, observerId),
+                aids.of(observerId, call.sheet().sheet().id()));
     }
 }

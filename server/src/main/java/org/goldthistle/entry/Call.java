@@ -150,8 +150,7 @@ class Call {
 
     /** The last visit in a month, counted from 0, the one in hand among them; empty: there is none. */
     OptionalInt lastVisitIn(int sought) {
-        int last = month == sought ? earlierMonths.size() : earlierMonths.lastIndexOf(sought);
-        return last < 0 ? OptionalInt.empty() : OptionalInt.of(last);
+        return new Visit(circumstances(), List.copyOf(earlierMonths)).lastIn(sought);
     }
 
     private boolean isLaterMonth(Instant now, ZoneId zone) {

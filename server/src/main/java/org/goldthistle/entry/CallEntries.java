@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.goldthistle.audit.AuditTrail;
 import org.goldthistle.audit.Place;
+import org.goldthistle.call.CallRefusedException;
 import org.goldthistle.call.Circumstances;
 import org.goldthistle.call.EntryRules;
 import org.goldthistle.call.Mark;
@@ -71,12 +72,12 @@ public class CallEntries {
     /** A call as it stands after something was written to it. */
     public record Written(SurveyedTree tree, CallsInHand.Begun call) {}
 
-    /** Changes the circumstances of the observer's call. */
+    /** Changes the circumstances of the observer's call, as they were said on their device. */
     @Transactional
-    public Written changeCircumstances(TreeOfObserver of, Circumstances circumstances) {
+    public Written changeCircumstances(TreeOfObserver of, Circumstances circumstances, Duration heldBack) {
         SurveyedTree tree = openForWriting(of);
         EntryRules.requireFit(circumstances);
-        Call call = callOf(tree, of.observerId());
+        Call call = callOf(tree, of.observerId(), timeOf(heldBack, clock.instant()));
         Circumstances before = call.circumstances();
         call.change(circumstances);
         audit.noteChange(of.observerId(), CIRCUMSTANCES, place(tree), before, circumstances);
@@ -155,7 +156,7 @@ public class CallEntries {
     public Written recordReading(TreeOfObserver of, UUID readingId, NewReading reading, Duration heldBack) {
         SurveyedTree tree = openForWriting(of, Turn.alone(Turn.Thing.ENTRY, readingId));
         Instant now = clock.instant();
-        Instant readAt = now.minus(heldBack.compareTo(longestHeldBack) > 0 ? longestHeldBack : heldBack);
+        Instant readAt = timeOf(heldBack, now);
         Call call = callOf(tree, of.observerId(), readAt);
         Optional<ReadingEntry> known = readings.findById(readingId);
         if (known.isPresent()) {
@@ -172,11 +173,7 @@ public class CallEntries {
             int visit = reading.month() == null
                     ? call.visitOf(readAt, clock.getZone())
                     : call.lastVisitIn(reading.month())
-                            .orElseThrow(() -> Problem.unfit(
-                                    ProblemType.NO_SUCH_VISIT,
-                                    "This tree was not visited in month " + reading.month()
-                                            + ", so nothing read then can be corrected. It was not stored; enter it"
-                                            + " without a month to read it now."));
+                            .orElseThrow(() -> CallRefusedException.noVisit(reading.month()));
             readings.saveAndFlush(new ReadingEntry(readingId, call.id(), visit, reading, readAt, now));
         }
         return written(tree, call);
@@ -204,6 +201,11 @@ public class CallEntries {
         return written(tree, call);
     }
 
+    /** When something was entered that waited on a device; what says that it is older than is believed, counts as so old. */
+    public Instant timeOf(Duration heldBack, Instant arrived) {
+        return arrived.minus(heldBack.compareTo(longestHeldBack) > 0 ? longestHeldBack : heldBack);
+    }
+
     private static Place place(SurveyedTree tree) {
         return new Place(tree.surveyId(), tree.plotId(), tree.id());
     }
@@ -229,12 +231,15 @@ public class CallEntries {
      * An observer's call that is about to be written to; one observer's writes on one tree come one after the other, so
      * that a request sent twice is seen to be so.
      *
+     * @param at when it was done on the observer's device
      * @param more turns to wait for besides
      */
     @Transactional
-    public Written open(TreeOfObserver of, Turn... more) {
+    public Written open(TreeOfObserver of, Instant at, Turn... more) {
         SurveyedTree tree = openForWriting(of, more);
-        return written(tree, callOf(tree, of.observerId()));
+        Call call = callOf(tree, of.observerId(), at);
+        calls.flush();
+        return new Written(tree, inHand.begun(call, tree, at));
     }
 
     /** The same call after something else was written that belongs to it. */

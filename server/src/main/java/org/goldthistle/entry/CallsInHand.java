@@ -9,8 +9,6 @@ import java.util.UUID;
 import org.goldthistle.account.AccountService;
 import org.goldthistle.call.CallInHand;
 import org.goldthistle.call.Circumstances;
-import org.goldthistle.call.StoredSheet;
-import org.goldthistle.call.Visit;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.core.verdict.Tier;
@@ -52,7 +50,13 @@ public class CallsInHand {
     public CallInHand of(SurveyedTree tree, UUID observerId) {
         return begun(tree, observerId)
                 .map(Begun::inHand)
-                .orElseGet(() -> untouched(tree, library.newest(groupOf(tree)), accounts.lacking(observerId)));
+                .orElseGet(() -> untouched(tree, accounts.lacking(observerId)));
+    }
+
+    /** The call of a tree that an observer has not touched, as it would begin. */
+    public CallInHand untouched(SurveyedTree tree, Set<Faculty> lacking) {
+        return CallInHand.untouched(
+                library.newest(groupOf(tree)), circumstancesOf(tree, clock.instant()), tree.rules(), lacking);
     }
 
     /** The call that an observer has in hand on a tree; empty: they have not touched it. */
@@ -60,9 +64,24 @@ public class CallsInHand {
         return calls.findInHand(tree.id(), observerId).map(call -> begun(call, tree));
     }
 
+    /** An observer's calls on a tree in other groups than the one in hand. */
+    public List<CallInHand> setAside(SurveyedTree tree, UUID observerId) {
+        List<Call> all = calls.findOnTree(tree.id(), observerId);
+        return all.size() < 2
+                ? List.of()
+                : all.subList(1, all.size()).stream()
+                        .map(call -> begun(call, tree).inHand())
+                        .toList();
+    }
+
     /** A call of this tree, as it stands. */
     Begun begun(Call call, SurveyedTree tree) {
-        return new Begun(call.id(), call.observerId(), laidOut(call, tree, accounts.lacking(call.observerId())));
+        return begun(call, tree, clock.instant());
+    }
+
+    /** The same as it stood for somebody who was at the tree at a time. */
+    Begun begun(Call call, SurveyedTree tree, Instant at) {
+        return new Begun(call.id(), call.observerId(), laidOut(call, tree, accounts.lacking(call.observerId()), at));
     }
 
     /** A call that is in the record. */
@@ -82,6 +101,11 @@ public class CallsInHand {
     /** Whether an observer has read something of another tree of a survey. */
     public boolean hasReadOther(SurveyedTree tree, UUID observerId) {
         return calls.hasReadOther(tree.surveyId(), observerId, tree.id());
+    }
+
+    /** The trees of a plot that an observer has begun or somebody signed. */
+    public Set<UUID> touchedIn(UUID plotId, UUID observerId) {
+        return calls.findTouched(plotId, observerId);
     }
 
     /**
@@ -116,10 +140,10 @@ public class CallsInHand {
         return Coded.find(Tier.values(), tree.rules().defaultTier()).orElseThrow();
     }
 
-    private CallInHand laidOut(Call call, SurveyedTree tree, Set<Faculty> lacking) {
+    private CallInHand laidOut(Call call, SurveyedTree tree, Set<Faculty> lacking, Instant at) {
         return new CallInHand(
                 library.find(call.sheetVersionId()),
-                call.visit(clock.instant(), clock.getZone()),
+                call.visit(at, clock.getZone()),
                 call.tier(),
                 lacking,
                 tree.rules(),
@@ -129,18 +153,5 @@ public class CallsInHand {
                         .toList(),
                 gates.findOfCall(call.id()).stream().map(GateEntry::marking).toList(),
                 photos.of(call.id()));
-    }
-
-    private CallInHand untouched(SurveyedTree tree, StoredSheet sheet, Set<Faculty> lacking) {
-        return new CallInHand(
-                sheet,
-                Visit.first(circumstancesOf(tree, clock.instant())),
-                defaultTier(tree),
-                lacking,
-                tree.rules(),
-                false,
-                List.of(),
-                List.of(),
-                List.of());
     }
 }

@@ -31,6 +31,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/sheets")
 class SheetController {
+    private static final CacheControl FOR_GOOD =
+            CacheControl.maxAge(Duration.ofDays(30)).cachePrivate().immutable();
+
     private final LibraryService library;
     private final LibrarySearch search;
 
@@ -187,6 +190,7 @@ class SheetController {
     ResponseEntity<String> exportSheet(@PathVariable UUID versionId) {
         StoredSheet sheet = library.find(versionId);
         return ResponseEntity.ok()
+                .cacheControl(FOR_GOOD)
                 .contentType(MediaType.APPLICATION_JSON)
                 .header(HttpHeaders.CONTENT_DISPOSITION, attachment(sheet, ".json"))
                 .body(library.text(versionId));
@@ -203,9 +207,6 @@ class SheetController {
     @GetMapping("/{versionId}")
     @ForObservers
     ResponseEntity<SheetDto> showSheet(@PathVariable UUID versionId) {
-        return ResponseEntity.ok()
-                .cacheControl(
-                        CacheControl.maxAge(Duration.ofDays(30)).cachePrivate().immutable())
-                .body(SheetDto.of(library.find(versionId)));
+        return ResponseEntity.ok().cacheControl(FOR_GOOD).body(SheetDto.of(library.find(versionId)));
     }
 }

@@ -64,7 +64,7 @@ class PhotoService {
      */
     @Transactional
     BenchDto add(TreeOfObserver of, UUID photoId, Optional<String> character, InputStream sent) {
-        CallEntries.Written opened = entries.open(of, Turn.alone(Turn.Thing.ENTRY, photoId));
+        CallEntries.Written opened = entries.open(of, clock.instant(), Turn.alone(Turn.Thing.ENTRY, photoId));
         UUID callId = opened.call().callId();
         byte[] content = PhotoFile.bytes(sent);
         String print = Sha256.of(content);

@@ -58,6 +58,8 @@ public enum ProblemType implements Coded {
     LONG_PASSPHRASE("long-passphrase", HttpStatus.UNPROCESSABLE_ENTITY),
     /** The table does not fit the draft. */
     MATRIX_DOES_NOT_FIT("matrix-does-not-fit", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The server has no authority of its own. */
+    NO_AUTHORITY("no-authority", HttpStatus.NOT_FOUND),
     /** The receiver has no position. */
     NO_FIX("no-fix", HttpStatus.CONFLICT),
     /** No column holds the plot. */
@@ -119,7 +121,7 @@ public enum ProblemType implements Coded {
     /** The column cannot be in that unit. */
     NO_SUCH_UNIT("no-such-unit", HttpStatus.UNPROCESSABLE_ENTITY),
     /** The tree was not visited in that month. */
-    NO_SUCH_VISIT("no-such-visit", HttpStatus.UNPROCESSABLE_ENTITY),
+    NO_SUCH_VISIT(CallRefusal.NO_SUCH_VISIT, HttpStatus.UNPROCESSABLE_ENTITY),
     /** It is none of the codes that are known there. */
     NO_SUCH_WORD("no-such-word", HttpStatus.UNPROCESSABLE_ENTITY),
     /** The file is no sheet that can be taken in. */

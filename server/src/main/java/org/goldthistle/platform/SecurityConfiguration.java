@@ -31,7 +31,7 @@ import org.springframework.web.servlet.HandlerExceptionResolver;
 @Configuration
 class SecurityConfiguration {
     private static final String CONTENT_POLICY =
-            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none';"
+            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none';"
                     + " base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
 
     @Bean
@@ -49,7 +49,7 @@ class SecurityConfiguration {
                 .permitAll()
                 .requestMatchers(HttpMethod.DELETE, "/api/session")
                 .permitAll()
-                .requestMatchers(HttpMethod.GET, "/api/session", "/api/docs", "/api/reach")
+                .requestMatchers(HttpMethod.GET, "/api/session", "/api/docs", "/api/reach", "/api/reach/authority")
                 .permitAll()
                 .requestMatchers("/api/**")
                 .authenticated()

@@ -17,6 +17,7 @@ import org.springframework.validation.annotation.Validated;
  * @param sheets folder with further group sheets that are loaded at the start; empty: none
  * @param lead who leads, made at the first start
  * @param receiver host:port of a position receiver that speaks NMEA 0183; empty: a simulated one
+ * @param authority file with the certificate of the authority that signed the server's; empty: there is none to offer
  * @param outlook when the months ahead of contested calls are played through
  * @param invitationsLast how long a link works that lets somebody in
  * @param readingsHeldBack for how long at most a reading may have waited on a device; one that says more counts as so old
@@ -30,6 +31,7 @@ public record Settings(
         @DefaultValue("") @NotNull String sheets,
         @DefaultValue @NotNull @Valid Lead lead,
         @DefaultValue("") @NotNull String receiver,
+        @DefaultValue("") @NotNull String authority,
         @DefaultValue @NotNull @Valid Outlook outlook,
         @DefaultValue("7d") @NotNull Duration invitationsLast,
         @DefaultValue("60d") @NotNull Duration readingsHeldBack,

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.audit.AuditEntry;
+import org.goldthistle.call.NextTree;
 import org.goldthistle.entry.TreeOfObserver;
 import org.goldthistle.platform.ForObservers;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;

@@ -4,13 +4,15 @@ import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Types;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.goldthistle.call.NextTree;
 import org.goldthistle.call.Thistle;
+import org.goldthistle.call.TreeLook;
+import org.goldthistle.call.TreeStanding;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.plot.PolarPosition;
 import org.goldthistle.platform.KeptJson;
@@ -20,14 +22,13 @@ import org.goldthistle.sight.Scope;
 import org.goldthistle.sight.Sights;
 import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.SurveyedTree;
-import org.goldthistle.survey.TreeStanding;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Plots and their trees as lists and maps show them: rows straight from the database, nothing reckoned. */
 @Service
-class PlotViews {
+public class PlotViews {
     private static final int MOST_FOUND = 30;
 
     private static final Pattern PLOT_AND_TAG = Pattern.compile("^(.*?)\\s*(?:tree\\s*)?(\\d{1,5})?$");
@@ -71,7 +72,7 @@ class PlotViews {
 
     /** The trees of a plot by tag, each with what the observer made of it. */
     @Transactional
-    List<TreeRow> trees(UUID surveyId, UUID plotId, UUID observerId) {
+    public List<TreeRow> trees(UUID surveyId, UUID plotId, UUID observerId) {
         surveys.requireMember(surveyId, observerId);
         List<TreeRow> rows = jdbc.sql("select t.*, " + SurveyedTree.SHOWN
                         + " seen, s.readings, c.group_id read_as, s.verdict, s.thistle from tree t"
@@ -98,7 +99,7 @@ class PlotViews {
     @Transactional(readOnly = true)
     NextTree next(UUID surveyId, UUID treeId, UUID observerId) {
         surveys.requireMember(surveyId, observerId);
-        List<OpenStem> stems = jdbc.sql("select t.id, t.tag, t.azimuth_degrees, t.distance_metres, t.id = :tree here,"
+        List<Stem> stems = jdbc.sql("select t.id, t.tag, t.azimuth_degrees, t.distance_metres, t.id = :tree here,"
                         + " coalesce(s.readings, 0) > 0 begun from tree t join plot p on p.id = t.plot_id"
                         + " left join call_state s on s.tree_id = t.id and s.observer_id = :observer"
                         + " where p.survey_id = :survey and t.plot_id = (select plot_id from tree where id = :tree)"
@@ -107,31 +108,27 @@ class PlotViews {
                 .param("tree", treeId)
                 .param("observer", observerId)
                 .param("survey", surveyId)
-                .query((row, i) -> new OpenStem(
-                        row.getObject("id", UUID.class),
-                        row.getInt("tag"),
-                        new PolarPosition(row.getDouble("azimuth_degrees"), row.getDouble("distance_metres")),
-                        row.getBoolean("here"),
-                        row.getBoolean("begun")))
+                .query((row, i) -> new Stem(
+                        new NextTree.OpenStem(
+                                row.getObject("id", UUID.class),
+                                row.getInt("tag"),
+                                new PolarPosition(row.getDouble("azimuth_degrees"), row.getDouble("distance_metres")),
+                                row.getBoolean("begun")),
+                        row.getBoolean("here")))
                 .list();
         PolarPosition here = stems.stream()
-                .filter(OpenStem::here)
-                .map(OpenStem::at)
+                .filter(Stem::here)
+                .map(stem -> stem.stem().at())
                 .findFirst()
                 .orElseThrow(() -> Problem.missing(
                         ProblemType.NO_SUCH_TREE, "This survey has no such tree any more. Nothing was changed."));
-        List<OpenStem> others = stems.stream().filter(stem -> !stem.here()).toList();
-        return others.stream()
-                .min(Comparator.comparing(OpenStem::begun)
-                        .thenComparingDouble(stem -> here.metresTo(stem.at()))
-                        .thenComparingInt(OpenStem::tag))
-                .map(stem -> new NextTree(
-                        stem.id(), stem.tag(), here.metresTo(stem.at()), here.degreesTo(stem.at()), others.size()))
-                .orElseGet(() -> new NextTree(null, null, null, null, 0));
+        return NextTree.from(
+                here,
+                stems.stream().filter(stem -> !stem.here()).map(Stem::stem).toList());
     }
 
     /** A stem of a plot; those that are not here are open. */
-    private record OpenStem(UUID id, int tag, PolarPosition at, boolean here, boolean begun) {}
+    private record Stem(NextTree.OpenStem stem, boolean here) {}
 
     /** Trees whose plot and tag fit what was typed, such as "kettle 23" or "23". */
     @Transactional(readOnly = true)

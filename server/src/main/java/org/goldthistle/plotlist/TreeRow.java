@@ -3,12 +3,13 @@ package org.goldthistle.plotlist;
 import java.util.List;
 import java.util.UUID;
 import org.goldthistle.call.Thistle;
+import org.goldthistle.call.TreeLook;
+import org.goldthistle.call.TreeStanding;
 import org.goldthistle.core.CodeOf;
 import org.goldthistle.core.reading.TreeOrigin;
 import org.goldthistle.core.sheet.Habitat;
 import org.goldthistle.core.sheet.LifeStage;
 import org.goldthistle.core.verdict.Verdict;
-import org.goldthistle.survey.TreeStanding;
 import org.springframework.lang.Nullable;
 
 /**
@@ -29,7 +30,7 @@ import org.springframework.lang.Nullable;
  * @param verdict of their call
  * @param thistle their call at a glance
  */
-record TreeRow(
+public record TreeRow(
         UUID id,
         int tag,
         double azimuthDegrees,

@@ -62,7 +62,7 @@ class Queue {
             + " join observer r on r.id = d.observer_id"
             + " left join call_state c on c.tree_id = d.tree_id and c.observer_id = d.observer_id"
             + " and not exists (select 1 from reading later where later.call_id = c.call_id"
-            + " and later.recorded_at > d.signed_at))";
+            + " and later.recorded_at > d.recorded_at))";
 
     private final SurveyService surveys;
     private final LibraryService library;

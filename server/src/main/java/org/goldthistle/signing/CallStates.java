@@ -45,7 +45,9 @@ public class CallStates {
                     .ifPresent(begun -> keepOne(
                             tree,
                             begun,
-                            begun.inHand().assessment(signatures.onRecord(tree, observer, begun.inHand()))));
+                            begun.inHand()
+                                    .assessment(
+                                            signatures.onRecord(tree, observer).of(begun.inHand()))));
         }
         keepContested(tree);
     }

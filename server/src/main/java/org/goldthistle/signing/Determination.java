@@ -35,6 +35,7 @@ class Determination extends Appended {
     private Snapshot snapshot;
 
     private Instant signedAt;
+    private Instant recordedAt;
     private boolean signedBlind;
     private boolean soonAfterReset;
     private UUID settles;
@@ -52,7 +53,8 @@ class Determination extends Appended {
             Snapshot snapshot,
             boolean signedBlind,
             boolean soonAfterReset,
-            Instant signedAt) {
+            Instant signedAt,
+            Instant recordedAt) {
         super(id);
         this.treeId = treeId;
         this.observerId = observerId;
@@ -68,6 +70,7 @@ class Determination extends Appended {
         this.signedBlind = signedBlind;
         this.soonAfterReset = soonAfterReset;
         this.signedAt = signedAt;
+        this.recordedAt = recordedAt;
         this.alsoBy = List.of();
     }
 
@@ -81,7 +84,7 @@ class Determination extends Appended {
             List<UUID> alsoBy,
             Instant at) {
         Determination stands =
-                new Determination(id, source.treeId, observerId, signed, source.snapshot, false, false, at);
+                new Determination(id, source.treeId, observerId, signed, source.snapshot, false, false, at, at);
         stands.settles = caseId;
         stands.alsoBy = List.copyOf(alsoBy);
         return stands;
@@ -145,6 +148,11 @@ class Determination extends Appended {
 
     Instant signedAt() {
         return signedAt;
+    }
+
+    /** When it came into the record, which is later where there was no network. */
+    Instant recordedAt() {
+        return recordedAt;
     }
 
     /** Whether nobody else's signature was shown to its observer when they signed. */

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.goldthistle.call.CallInHand;
 import org.goldthistle.call.Circumstances;
+import org.goldthistle.call.ComingMonth;
 import org.goldthistle.call.Figures;
 import org.goldthistle.call.Judgement;
 import org.goldthistle.call.NewReading;
@@ -20,6 +21,8 @@ import org.springframework.lang.Nullable;
 /**
  * A signed call: who, when, what, from which readings, on which sheet version.
  *
+ * @param signedAt by what the observer's device said of its age
+ * @param recordedAt when it came into the record
  * @param outcome what was signed: taxon, group, come-back or laboratory
  * @param taxonId null when no taxon was signed; the names are then the group's
  * @param month to come back in, for that outcome
@@ -38,6 +41,7 @@ public record DeterminationDto(
         UUID id,
         String observer,
         Instant signedAt,
+        Instant recordedAt,
         @CodeOf(Outcome.class) String outcome,
         @Nullable String taxonId,
         @Nullable Integer month,
@@ -76,6 +80,7 @@ public record DeterminationDto(
                 signed.getId(),
                 callSigns.get(signed.observerId()),
                 signed.signedAt(),
+                signed.recordedAt(),
                 signed.outcome(),
                 signed.taxonId(),
                 signed.comeBackMonth(),

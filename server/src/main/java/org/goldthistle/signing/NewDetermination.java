@@ -47,6 +47,7 @@ public record NewDetermination(
 
     /** The same to the rules of signing. */
     Signing signing() {
-        return new Signing(outcome, taxonId, month, writtenReasons().keySet(), readingIds);
+        return new Signing(
+                outcome, taxonId, month, !voucher.isBlank(), writtenReasons().keySet(), readingIds);
     }
 }

@@ -1,8 +1,8 @@
 package org.goldthistle.signing;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -10,7 +10,6 @@ import org.goldthistle.account.AccountService;
 import org.goldthistle.audit.AuditTrail;
 import org.goldthistle.audit.Place;
 import org.goldthistle.call.CallInHand;
-import org.goldthistle.call.SigningRules;
 import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
@@ -67,13 +66,17 @@ public class SigningService {
     /**
      * Signs the observer's call. Sent again with the same id, it changes nothing.
      *
+     * @param heldBack how long it waited on the observer's device
      * @throws org.goldthistle.platform.Problem if the id belongs to another signature
      * @throws org.goldthistle.call.CallRefusedException if it cannot be signed so, or the readings are not those seen
      */
     @Transactional
-    public void sign(TreeOfObserver of, UUID determinationId, NewDetermination signed) {
+    public void sign(TreeOfObserver of, UUID determinationId, NewDetermination signed, Duration heldBack) {
+        Instant now = clock.instant();
+        Instant signedAt = entries.timeOf(heldBack, now);
         CallEntries.Written opened = entries.open(
                 of,
+                signedAt,
                 Turn.alone(Turn.Thing.TREE, of.treeId()), // what was signed before is seen, and there is one review
                 Turn.alone(Turn.Thing.ENTRY, determinationId));
         Optional<Determination> known = determinations.findById(determinationId);
@@ -83,15 +86,8 @@ public class SigningService {
         }
         SurveyedTree tree = opened.tree();
         CallInHand call = opened.call().inHand();
-        List<Determination> earlier = onTree.shownTo(tree, of.observerId());
-        Assessment assessment = call.assessment(new CallRecord(
-                !signed.voucher().isBlank() || !call.photos().isEmpty(),
-                signed.writtenReasons().keySet(),
-                onTree.isSeconded(call, of.observerId(), earlier),
-                onTree.standingTaxa(earlier)));
-        SigningRules.check(call, assessment, signed.signing());
-        var made =
-                new Made(determinationId, of.observerId(), accounts.wasResetLately(of.observerId()), clock.instant());
+        Assessment assessment = call.checked(signed.signing(), onTree.onRecord(tree, of.observerId()));
+        var made = new Made(determinationId, of.observerId(), accounts.wasResetLately(of.observerId()), signedAt, now);
         store(tree, call, assessment, signed, made);
         states.keepAll(trees.tree(of.surveyId(), of.treeId(), of.observerId())); // others' may be contested by it now
     }
@@ -100,14 +96,14 @@ public class SigningService {
     @Transactional
     public void signEarlier(
             SurveyedTree tree, UUID observerId, CallInHand call, Instant when, NewDetermination signed) {
-        Set<String> standing = onTree.standingTaxa(onTree.shownTo(tree, observerId));
+        Set<String> standing = onTree.onRecord(tree, observerId).signedTaxa();
         Assessment assessment =
                 call.assessment(new CallRecord(true, signed.writtenReasons().keySet(), false, standing));
-        store(tree, call, assessment, signed, new Made(UUID.randomUUID(), observerId, false, when));
+        store(tree, call, assessment, signed, new Made(UUID.randomUUID(), observerId, false, when, when));
     }
 
     /** What a signature has beside its words. */
-    private record Made(UUID id, UUID observerId, boolean soonAfterReset, Instant at) {}
+    private record Made(UUID id, UUID observerId, boolean soonAfterReset, Instant at, Instant recordedAt) {}
 
     private void store(SurveyedTree tree, CallInHand call, Assessment assessment, NewDetermination signed, Made made) {
         determinations.saveAndFlush(new Determination(
@@ -118,7 +114,8 @@ public class SigningService {
                 Snapshot.of(call, assessment),
                 !sights.hasSeen(made.observerId(), tree.id()),
                 made.soonAfterReset(),
-                made.at()));
+                made.at(),
+                made.recordedAt()));
         GroupSheet sheet = call.sheet().sheet();
         String name = signed.taxonId() == null
                 ? sheet.fallback().commonName()

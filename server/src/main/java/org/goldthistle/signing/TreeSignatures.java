@@ -1,6 +1,7 @@
 package org.goldthistle.signing;
 
 import java.time.Clock;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -9,8 +10,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.goldthistle.account.AccountService;
 import org.goldthistle.call.CallInHand;
-import org.goldthistle.core.verdict.CallRecord;
-import org.goldthistle.core.verdict.Tier;
+import org.goldthistle.call.OnRecord;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.survey.SurveyedTree;
 import org.springframework.lang.Nullable;
@@ -35,13 +35,13 @@ public class TreeSignatures {
     /**
      * What is there beside a call.
      *
-     * @param onRecord beside its readings
+     * @param onRecord as far as its observer may know
      * @param determinations that its observer may see, the newest first
      * @param holdsOthers whether somebody else's is among them
      * @param signedAs the observer's own signature that stands and was made of just what counts now; null: there is none
      */
     public record Beside(
-            CallRecord onRecord,
+            OnRecord onRecord,
             List<DeterminationDto> determinations,
             boolean holdsOthers,
             @Nullable UUID signedAs) {}
@@ -50,15 +50,15 @@ public class TreeSignatures {
     public Beside beside(SurveyedTree tree, UUID observerId, CallInHand call) {
         List<Determination> shown = shownTo(tree, observerId);
         return new Beside(
-                onRecord(call, observerId, shown),
+                onRecord(observerId, shown),
                 dtos(shown),
                 shown.stream().anyMatch(one -> !one.observerId().equals(observerId)),
                 signedAs(call, observerId, shown));
     }
 
-    /** What is on record of a tree beside an observer's readings. */
-    public CallRecord onRecord(SurveyedTree tree, UUID observerId, CallInHand call) {
-        return onRecord(call, observerId, shownTo(tree, observerId));
+    /** What is on record of a tree, as far as an observer may know. */
+    public OnRecord onRecord(SurveyedTree tree, UUID observerId) {
+        return onRecord(observerId, shownTo(tree, observerId));
     }
 
     /** Who signed a tree on the Bench. */
@@ -92,27 +92,17 @@ public class TreeSignatures {
                 : all;
     }
 
-    private CallRecord onRecord(CallInHand call, UUID observerId, List<Determination> shown) {
-        return new CallRecord(
-                !call.photos().isEmpty(), Set.of(), isSeconded(call, observerId, shown), standingTaxa(shown));
-    }
-
-    /** Whether this observer and another each signed what leads here without having been shown the other's call. */
-    boolean isSeconded(CallInHand call, UUID observerId, List<Determination> shown) {
-        if (call.tier() != Tier.CONTROL || call.counting().isEmpty()) {
-            return false;
-        }
-        int lead = call.weighing(call.school()).featuresAlone().lead();
-        String name = call.sheet().sheet().taxa().get(lead).name().scientificName();
+    private OnRecord onRecord(UUID observerId, List<Determination> shown) {
         Map<Boolean, List<Determination>> blindByOwn = shown.stream()
                 .filter(Determination::signedBlind)
                 .collect(Collectors.partitioningBy(one -> one.observerId().equals(observerId)));
-        return standingTaxa(blindByOwn.get(true)).contains(name)
-                && standingTaxa(blindByOwn.get(false)).contains(name);
+        Set<String> agreed = new HashSet<>(standingTaxa(blindByOwn.get(true)));
+        agreed.retainAll(standingTaxa(blindByOwn.get(false)));
+        return new OnRecord(standingTaxa(shown), agreed);
     }
 
     /** The scientific names of the taxa that observers signed last, since ids are those of a sheet. */
-    Set<String> standingTaxa(List<Determination> newestFirst) {
+    private Set<String> standingTaxa(List<Determination> newestFirst) {
         return newestFirst.stream()
                 .filter(one -> one.taxonId() != null && !isSuperseded(one, newestFirst))
                 .map(one -> library.find(one.snapshot().sheetVersionId())

@@ -14,7 +14,7 @@ import org.springframework.lang.Nullable;
  * @param closedAt since when its field work is done; null: it is open
  * @param version to be sent back with a change
  */
-record PlotDto(
+public record PlotDto(
         UUID id,
         String code,
         @Nullable Double latitude,

@@ -55,8 +55,9 @@ public class PlotService {
         this.clock = clock;
     }
 
+    /** @throws Problem if the observer does not belong to the survey, or it has no such plot */
     @Transactional(readOnly = true)
-    PlotDto find(UUID surveyId, UUID plotId, UUID observerId) {
+    public PlotDto find(UUID surveyId, UUID plotId, UUID observerId) {
         surveys.requireMember(surveyId, observerId);
         return PlotDto.of(plot(surveyId, plotId));
     }

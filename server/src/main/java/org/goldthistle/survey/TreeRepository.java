@@ -10,6 +10,10 @@ interface TreeRepository extends JpaRepository<Tree, UUID> {
     @Query("select t from Tree t join fetch t.plot p join fetch p.survey s where t.id = :tree and s.id = :survey")
     Optional<Tree> findInSurvey(UUID survey, UUID tree);
 
+    @Query("select t from Tree t join fetch t.plot p join fetch p.survey s where p.id = :plot and s.id = :survey"
+            + " order by t.tag")
+    List<Tree> findInPlot(UUID survey, UUID plot);
+
     Optional<Tree> findByPlotIdAndTag(UUID plotId, int tag);
 
     int countByCloneOf(UUID bearer);

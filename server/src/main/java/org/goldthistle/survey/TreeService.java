@@ -72,6 +72,20 @@ public class TreeService {
     }
 
     /**
+     * The trees of a plot that have a call of their own, by tag.
+     *
+     * @throws Problem if the observer does not belong to the survey
+     */
+    @Transactional(readOnly = true)
+    public List<SurveyedTree> withCalls(UUID surveyId, UUID plotId, UUID observerId) {
+        surveys.requireMember(surveyId, observerId);
+        return trees.findInPlot(surveyId, plotId).stream()
+                .map(Tree::surveyed)
+                .filter(tree -> tree.groupId() != null && tree.cloneOf() == null)
+                .toList();
+    }
+
+    /**
      * A tree that is about to be written to, once survey and plot are being neither closed nor opened and whoever else
      * takes the same turns is done.
      *

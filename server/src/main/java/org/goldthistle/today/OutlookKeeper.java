@@ -81,7 +81,7 @@ class OutlookKeeper {
     private void play(Due due) {
         SurveyedTree tree = trees.tree(due.treeId());
         CallInHand call = calls.begun(tree, due.observerId()).orElseThrow().inHand();
-        CallRecord onRecord = signatures.onRecord(tree, due.observerId(), call);
+        CallRecord onRecord = signatures.onRecord(tree, due.observerId()).of(call);
         List<SeasonOutlook.Month> months = call.outlook(onRecord);
         List<String> checks = new ArrayList<>();
         int best = 1;

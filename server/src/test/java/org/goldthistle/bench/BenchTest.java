@@ -147,7 +147,7 @@ class BenchTest extends ServerTest {
         redpoll.put(reading(16), wound).expectProblem(422, "caution-unread");
         JsonNode read = redpoll.put(treePath(16) + "/wounding-caution", "").expect(200);
 
-        assertThat(read.path("cautionRead").asBoolean()).isTrue();
+        assertThat(read.at("/state/cautionRead").asBoolean()).isTrue();
         redpoll.put(reading(16), wound).expect(200);
         signedIn("Siskin").put(reading(16), wound).expectProblem(422, "caution-unread");
     }

@@ -83,6 +83,24 @@ class VisitTest extends ServerTest {
     }
 
     @Test
+    void a_signature_that_waited_on_a_device_is_of_the_day_and_month_in_which_it_was_given() {
+        long aMonth = Duration.ofDays(30).toSeconds();
+        later(Duration.ofDays(30));
+        nuthatch.put(reading() + "?heldBackSeconds=" + aMonth, LEAVES).expect(200);
+
+        JsonNode signed = nuthatch.put(
+                        birch() + "/determinations/" + UUID.randomUUID() + "?heldBackSeconds=" + (aMonth - 60),
+                        signedGroup())
+                .expect(200)
+                .at("/determinations/0");
+
+        assertThat(signed.path("signedAt").asText()).startsWith("2026-09-14T09:01");
+        assertThat(signed.path("recordedAt").asText()).startsWith("2026-10-14T09:00");
+        assertThat(signed.at("/circumstances/month").asInt()).isEqualTo(9);
+        assertThat(signed.path("recomputes").asBoolean()).isTrue();
+    }
+
+    @Test
     void what_could_not_be_seen_is_looked_for_again_in_another_month() {
         JsonNode september = nuthatch.put(reading(), Map.of("character", "bark-base", "notSeen", true))
                 .expect(200);

@@ -24,9 +24,9 @@ class PhotoTest extends ServerTest {
 
         JsonNode bench = siskin.putBytes(path + "?character=thorns", picture(1)).expect(200);
 
-        assertThat(bench.path("photos")).hasSize(1);
-        assertThat(bench.at("/photos/0/character").asText()).isEqualTo("thorns");
-        assertThat(bench.at("/photos/0/sha256").asText()).matches("[0-9a-f]{64}");
+        assertThat(bench.at("/state/photos")).hasSize(1);
+        assertThat(bench.at("/state/photos/0/character").asText()).isEqualTo("thorns");
+        assertThat(bench.at("/state/photos/0/sha256").asText()).matches("[0-9a-f]{64}");
         assertThat(siskin.get(path).contentType()).isEqualTo("image/png");
         siskin.putBytes(path + "?character=thorns", picture(2)).expectProblem(409, "id-taken");
     }

@@ -58,6 +58,10 @@ class BenchRaceTest extends RaceCase {
                         .isEqualTo(1);
             });
         }));
+        all.add(new Race("POST /api/surveys/{surveyId}/trees/{treeId}/figure-differences", "two told at once", () -> {
+            String path = trees(newStem()) + "/figure-differences";
+            return same(() -> siskin.post(path, Map.of("where", ".points: 1 here, 2 there")), BOTH);
+        }));
         all.add(new Race(
                 "PUT /api/memory-aids/{groupId}/{characterId}",
                 "two notes",

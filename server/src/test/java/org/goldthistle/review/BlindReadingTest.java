@@ -156,6 +156,7 @@ class BlindReadingTest extends TreeUnderReview {
                 surveyPath() + "/plots",
                 surveyPath() + "/plots/" + plot,
                 surveyPath() + "/plots/" + plot + "/trees",
+                surveyPath() + "/along?plot=" + plot,
                 surveyPath() + "/trees?find=churn%207",
                 treePath(),
                 treePath() + "/review",

@@ -43,6 +43,26 @@ class SightTest extends TreeUnderReview {
     }
 
     @Test
+    void a_call_that_was_taken_along_cannot_be_read_blind_any_more() {
+        sign(signedIn("Siskin"), "taxon", "serotina");
+        Caller redpoll = signedIn("Redpoll");
+        JsonNode row = rowOf(redpoll);
+        sign(redpoll, "group", null);
+        Caller nuthatch = signedIn("Nuthatch");
+        assertThat(nuthatch.get(surveyPath() + "/along?plot=" + plot)
+                        .expect(200)
+                        .at("/plots/0/calls/0/determinations"))
+                .hasSize(2);
+
+        redpoll.put(
+                        decision(row),
+                        decision("third-look", redpoll.get(casePath(row)).expect(200), "", 0))
+                .expect(200);
+
+        assertThat(rowOf(nuthatch).path("whyNot").asText()).isEqualTo("seen");
+    }
+
+    @Test
     void a_call_that_was_in_the_plots_list_cannot_be_read_blind_when_control_is_asked_for_later() {
         changeSurvey(
                         signedIn("Treecreeper"),

@@ -3,6 +3,7 @@ package org.goldthistle.core.sheet;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import org.goldthistle.core.KebabCase;
 import org.goldthistle.core.Refusals;
 
 /**
@@ -12,13 +13,11 @@ import org.goldthistle.core.Refusals;
  * @param parameters by name: numbers, words or yes and no
  */
 public record Drawing(String part, Map<String, Object> parameters) {
-    private static final String KEBAB_CASE = "[a-z]+(-[a-z]+)*";
-
     /** @throws org.goldthistle.core.RefusedException if the part is no word or a parameter no number, word or flag */
     public Drawing {
         parameters = Collections.unmodifiableMap(new LinkedHashMap<>(parameters));
         var refusals = new Refusals();
-        refusals.require(part.matches(KEBAB_CASE), "part", part, "lower-case words joined by hyphens");
+        refusals.require(KebabCase.is(part), "part", part, "lower-case words joined by hyphens");
         parameters.forEach((name, value) -> refusals.require(
                 value instanceof String
                         || value instanceof Boolean

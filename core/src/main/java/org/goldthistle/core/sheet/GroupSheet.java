@@ -2,6 +2,7 @@ package org.goldthistle.core.sheet;
 
 import java.util.List;
 import java.util.Optional;
+import org.goldthistle.core.KebabCase;
 import org.goldthistle.core.Refusals;
 
 /**
@@ -36,8 +37,6 @@ public record GroupSheet(
         List<Caution> cautions,
         List<String> sources) {
 
-    private static final String KEBAB_CASE = "[a-z0-9]+(-[a-z0-9]+)*";
-
     /** @throws org.goldthistle.core.RefusedException with every rule that the sheet breaks */
     public GroupSheet {
         taxa = List.copyOf(taxa);
@@ -47,7 +46,7 @@ public record GroupSheet(
         cautions = List.copyOf(cautions);
         sources = List.copyOf(sources);
         var refusals = new Refusals();
-        refusals.require(id.matches(KEBAB_CASE), "id", id, "lower-case words joined by hyphens");
+        refusals.require(KebabCase.is(id), "id", id, "lower-case words joined by hyphens");
         refusals.requireText(title, "title");
         DiagnosticCharacter.requireShort(shortName, refusals);
         refusals.requireText(region, "region");

@@ -20,9 +20,11 @@ import org.springframework.stereotype.Component;
 class ApiShapes implements OpenApiCustomizer {
     private static final String COMPONENTS = "#/components/schemas/";
     private static final Map<String, String> FEATURES = Map.ofEntries(
+            Map.entry("along-controller", "Along"),
             Map.entry("bench-controller", "Bench"),
             Map.entry("draft-controller", "Drafts of sheets"),
             Map.entry("exchange-controller", "Import and export"),
+            Map.entry("figure-differences", "Figure differences"),
             Map.entry("lesson-controller", "Verified trees"),
             Map.entry("memory-aid-controller", "Memory aids"),
             Map.entry("people-controller", "People"),

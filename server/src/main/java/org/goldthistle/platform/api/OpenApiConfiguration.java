@@ -12,6 +12,7 @@ import java.lang.annotation.Annotation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.goldthistle.platform.ApiVersion;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.customizers.PropertyCustomizer;
 import org.springframework.context.annotation.Bean;
@@ -31,7 +32,7 @@ class OpenApiConfiguration {
                 .info(
                         new Info()
                                 .title("Goldthistle")
-                                .version("1")
+                                .version(ApiVersion.CURRENT)
                                 .license(new License().name("Apache 2.0").identifier("Apache-2.0"))
                                 .description(
                                         "Trees that are easily mistaken for each other, read, weighed, signed and reviewed."
@@ -82,7 +83,11 @@ class OpenApiConfiguration {
     @Bean
     @Order(-1) // what others add to the document says itself what is required
     OpenApiCustomizer requireTheRest() {
-        return api -> api.getComponents().getSchemas().values().forEach(OpenApiConfiguration::requireAllButOptional);
+        return api -> {
+            api.getComponents().getSchemas().values().forEach(OpenApiConfiguration::requireAllButOptional);
+            // only then, since a schema that is unwrapped into another one shares its properties with it
+            api.getComponents().getSchemas().values().forEach(OpenApiConfiguration::forgetWhatIsOptional);
+        };
     }
 
     @SuppressWarnings({"rawtypes", "unchecked"})
@@ -93,13 +98,24 @@ class OpenApiConfiguration {
         }
         List<String> required = new ArrayList<>();
         properties.forEach((name, property) -> {
-            Map<String, Object> extensions = property.getExtensions();
-            if (extensions == null || extensions.remove(OPTIONAL) == null) {
+            if (property.getExtensions() == null || !property.getExtensions().containsKey(OPTIONAL)) {
                 required.add(name);
-            } else if (extensions.isEmpty()) {
-                property.setExtensions(null);
             }
         });
         schema.setRequired(required);
+    }
+
+    @SuppressWarnings({"rawtypes", "unchecked"})
+    private static void forgetWhatIsOptional(Schema schema) {
+        Map<String, Schema> properties = schema.getProperties();
+        if (properties == null) {
+            return;
+        }
+        for (Schema property : properties.values()) {
+            Map<String, Object> extensions = property.getExtensions();
+            if (extensions != null && extensions.remove(OPTIONAL) != null && extensions.isEmpty()) {
+                property.setExtensions(null);
+            }
+        }
     }
 }

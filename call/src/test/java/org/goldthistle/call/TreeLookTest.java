@@ -1,13 +1,13 @@
-package org.goldthistle.plotlist;
+package org.goldthistle.call;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.goldthistle.survey.TreeStanding.COME_BACK;
-import static org.goldthistle.survey.TreeStanding.GROUP;
-import static org.goldthistle.survey.TreeStanding.LABORATORY;
-import static org.goldthistle.survey.TreeStanding.OPEN;
-import static org.goldthistle.survey.TreeStanding.PLAIN;
-import static org.goldthistle.survey.TreeStanding.REVIEW;
-import static org.goldthistle.survey.TreeStanding.TAXON;
+import static org.goldthistle.call.TreeStanding.COME_BACK;
+import static org.goldthistle.call.TreeStanding.GROUP;
+import static org.goldthistle.call.TreeStanding.LABORATORY;
+import static org.goldthistle.call.TreeStanding.OPEN;
+import static org.goldthistle.call.TreeStanding.PLAIN;
+import static org.goldthistle.call.TreeStanding.REVIEW;
+import static org.goldthistle.call.TreeStanding.TAXON;
 
 import org.junit.jupiter.api.Test;
 

@@ -1,4 +1,4 @@
-package org.goldthistle.signing;
+package org.goldthistle.call;
 
 import java.time.LocalDate;
 

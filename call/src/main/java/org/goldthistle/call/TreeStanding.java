@@ -1,4 +1,4 @@
-package org.goldthistle.survey;
+package org.goldthistle.call;
 
 import org.goldthistle.core.Coded;
 

@@ -1,10 +1,9 @@
-package org.goldthistle.plotlist;
+package org.goldthistle.call;
 
 import org.goldthistle.core.Coded;
-import org.goldthistle.survey.TreeStanding;
 
 /** How a tree of a plot stands for one observer, at a glance. */
-enum TreeLook implements Coded {
+public enum TreeLook implements Coded {
     /** Not read yet. */
     OPEN("open"),
     /** Read, and not signed. */
@@ -34,7 +33,7 @@ enum TreeLook implements Coded {
     }
 
     /** Whether somebody of the crew has something left to do at it. */
-    boolean isToDo() {
+    public boolean isToDo() {
         return this == OPEN || this == BEGUN || this == CONTESTED || this == WAITING;
     }
 
@@ -43,7 +42,7 @@ enum TreeLook implements Coded {
      * @param contested whether any observer's call is
      * @param read whether this observer has read something of it
      */
-    static TreeLook of(boolean stem, TreeStanding standsAs, boolean contested, boolean read) {
+    public static TreeLook of(boolean stem, TreeStanding standsAs, boolean contested, boolean read) {
         if (stem) {
             return STEM;
         }

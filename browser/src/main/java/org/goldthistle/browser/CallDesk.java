@@ -1,0 +1,244 @@
+package org.goldthistle.browser;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.goldthistle.call.CallInHand;
+import org.goldthistle.call.CallRefusedException;
+import org.goldthistle.call.CallState;
+import org.goldthistle.call.CallView;
+import org.goldthistle.call.ComingMonth;
+import org.goldthistle.call.Entered;
+import org.goldthistle.call.NextTree;
+import org.goldthistle.call.OnRecord;
+import org.goldthistle.call.StoredSheet;
+import org.goldthistle.call.SurveyRules;
+import org.goldthistle.call.TreeLook;
+import org.goldthistle.call.TreeStanding;
+import org.goldthistle.core.Coded;
+import org.goldthistle.core.balance.GroupModel;
+import org.goldthistle.core.plot.PolarPosition;
+import org.goldthistle.core.verdict.CallRecord;
+import org.goldthistle.formats.plain.SheetReader;
+
+/** Lays calls out on the sheets that were handed to it; plain values in and out. */
+final class CallDesk {
+    private final Map<String, StoredSheet> sheets = new HashMap<>();
+
+    /**
+     * Keeps a version of a sheet, read from its file, for the calls that are read on it.
+     *
+     * @throws org.goldthistle.core.RefusedException if the file breaks the format or a rule of sheets
+     */
+    void open(String versionId, int version, Object file) {
+        // its drawings were looked at when the sheet came into the library
+        var sheet = new SheetReader(drawing -> Map.of()).read(file);
+        sheets.put(versionId, new StoredSheet(UUID.fromString(versionId), version, "", GroupModel.of(sheet)));
+    }
+
+    /** Whether a version is at hand. */
+    boolean has(String versionId) {
+        return sheets.containsKey(versionId);
+    }
+
+    /**
+     * Everything that the Bench shows of a call, with what was entered since.
+     *
+     * @param begun as {@link Begun}
+     * @param entered in its order, each with its kind and the fields of that kind
+     * @param month of today, 1-12
+     * @return {@code call}, as {@link CallView}; {@code sheetVersionId}, {@code cautionRead}, {@code photos} and
+     *     {@code signedAs}; {@code signatures}: those among what was entered, the newest first; {@code refused}: what
+     *     cannot be entered and why, by its place in the list
+     */
+    Map<String, Object> layOut(Object begun, List<?> entered, int month) {
+        Going going = going(begun, entered, month);
+        Map<String, Object> laidOut = new LinkedHashMap<>();
+        laidOut.put("call", Plain.write(CallView.of(going.call, going.onRecord.of(going.call))));
+        laidOut.put("sheetVersionId", going.call.sheet().id().toString());
+        laidOut.put("cautionRead", going.call.cautionRead());
+        laidOut.put("photos", Plain.write(going.call.photos()));
+        if (going.signedAs != null) {
+            laidOut.put("signedAs", going.signedAs.toString());
+        }
+        laidOut.put("signatures", Plain.write(going.signatures));
+        laidOut.put("refused", going.refused);
+        return laidOut;
+    }
+
+    /** In which months the call could be settled, by what is read so far, each with the year in which it comes next. */
+    List<Object> outlook(Object begun, List<?> entered, int year, int month) {
+        LocalDate today = LocalDate.of(year, month, 1);
+        List<Object> months = new ArrayList<>();
+        going(begun, entered, month).call.outlook(CallRecord.EMPTY).forEach(one -> {
+            Map<String, Object> plain = new LinkedHashMap<>();
+            plain.put("month", one.month());
+            plain.put("year", ComingMonth.yearOf(one.month(), today));
+            plain.put("chanceToSettle", one.chanceToSettle());
+            plain.put("chanceToMislead", one.chanceToMislead());
+            months.add(plain);
+        });
+        return months;
+    }
+
+    /** The state of a call that nobody has begun, on a tree as it was entered. */
+    Object untouched(String versionId, Object tree, Object rules, List<?> lacking, int month) {
+        SurveyRules of = Plain.read(SurveyRules.class, rules);
+        CallInHand call = CallInHand.untouched(
+                sheet(versionId),
+                Plain.read(Begun.AsEntered.class, tree).in(month),
+                of,
+                CallState.faculties(lacking.stream().map(String::valueOf).toList()));
+        return Plain.write(CallState.of(call, OnRecord.NOTHING));
+    }
+
+    /**
+     * How a tree looks in its plot's table and map, and whether something is left to do at it.
+     *
+     * @param standsAs code of what was signed last; open or plain
+     * @param read whether its observer has read something of it
+     */
+    static Map<String, Object> look(boolean stem, String standsAs, boolean contested, boolean read) {
+        TreeLook look =
+                TreeLook.of(stem, Coded.find(TreeStanding.values(), standsAs).orElseThrow(), contested, read);
+        Map<String, Object> plain = new LinkedHashMap<>();
+        plain.put("look", look.code());
+        plain.put("toDo", look.isToDo());
+        return plain;
+    }
+
+    /**
+     * Where an observer goes on to in a plot.
+     *
+     * @param here the tree at hand, as it was entered
+     * @param others that want the Bench and that nobody has signed, as they were entered, each with begun
+     */
+    static Object next(Object here, List<?> others) {
+        return Plain.write(NextTree.from(
+                Plain.read(Standing.class, here).at(),
+                others.stream()
+                        .map(one -> Plain.read(Standing.class, one))
+                        .map(one -> new NextTree.OpenStem(one.id(), one.tag(), one.at(), one.begun()))
+                        .toList()));
+    }
+
+    /** A stem where it stands, seen from the plot's centre. */
+    record Standing(UUID id, int tag, double azimuthDegrees, double distanceMetres, boolean begun) {
+        PolarPosition at() {
+            return new PolarPosition(azimuthDegrees, distanceMetres);
+        }
+    }
+
+    private Going going(Object plain, List<?> entered, int month) {
+        var going = new Going(Plain.read(Begun.class, plain), month);
+        for (int i = 0; i < entered.size(); i++) {
+            try {
+                going.take((Map<?, ?>) entered.get(i));
+            } catch (CallRefusedException why) {
+                going.refused.put(String.valueOf(i), refusal(why));
+            }
+        }
+        return going;
+    }
+
+    private StoredSheet sheet(String versionId) {
+        StoredSheet sheet = sheets.get(versionId);
+        if (sheet == null) {
+            throw new IllegalArgumentException("the sheet " + versionId + " was not opened");
+        }
+        return sheet;
+    }
+
+    private StoredSheet newest(String groupId) {
+        return sheets.values().stream()
+                .filter(one -> one.sheet().id().equals(groupId))
+                .reduce((a, b) -> a.version() > b.version() ? a : b)
+                .orElseThrow(() -> new IllegalArgumentException("no sheet of " + groupId + " was opened"));
+    }
+
+    /** Why something is refused: its type, in words, and each place that is wrong. */
+    private static Map<String, Object> refusal(CallRefusedException why) {
+        Map<String, Object> plain = new LinkedHashMap<>();
+        plain.put("type", why.type().code());
+        plain.put("detail", why.getMessage());
+        plain.put("refusals", Plain.write(why.refusals()));
+        return plain;
+    }
+
+    /** A call on which one thing after the other is entered. */
+    private final class Going {
+        private final Begun begun;
+        private final int month;
+        private final List<FreshSignature> signatures = new ArrayList<>();
+        private final Map<String, Object> refused = new LinkedHashMap<>();
+        private CallInHand call;
+        private OnRecord onRecord;
+        private UUID signedAs;
+
+        Going(Begun begun, int month) {
+            this.begun = begun;
+            this.month = month;
+            this.signedAs = begun.signedAs();
+            takeUp(begun.state());
+            if (month != begun.thisMonth()) {
+                call = call.inMonth(month); // what was read before keeps the month of its own
+            }
+        }
+
+        private void takeUp(CallState state) {
+            call = state.on(sheet(state.sheetVersionId().toString()));
+            onRecord = state.onRecord();
+        }
+
+        void take(Map<?, ?> entered) {
+            switch (String.valueOf(entered.get("kind"))) {
+                case "group" -> takeUpIn(String.valueOf(entered.get("groupId")));
+                case "signature" -> sign(Plain.read(SignedHere.class, entered));
+                default -> enter(entered(entered));
+            }
+        }
+
+        private void enter(Entered entered) {
+            call = entered.on(call);
+            if (entered.changesWhatIsSigned()) {
+                signedAs = null;
+            }
+        }
+
+        private void takeUpIn(String groupId) {
+            if (call.sheet().sheet().id().equals(groupId)) {
+                return;
+            }
+            signedAs = null;
+            for (CallState other : begun.setAside()) {
+                if (sheet(other.sheetVersionId().toString()).sheet().id().equals(groupId)) {
+                    takeUp(other);
+                    return;
+                }
+            }
+            call = CallInHand.untouched(newest(groupId), begun.tree().in(month), call.rules(), call.lacking());
+        }
+
+        private void sign(SignedHere signed) {
+            signatures.add(0, FreshSignature.of(signed, call, call.checked(signed.signing(), onRecord)));
+            signedAs = signed.id();
+        }
+    }
+
+    private static Entered entered(Map<?, ?> plain) {
+        Object kind = plain.get("kind");
+        return switch (String.valueOf(kind)) {
+            case "reading" -> Plain.read(Entered.Read.class, plain);
+            case "mark" -> Plain.read(Entered.Marked.class, plain);
+            case "caution" -> new Entered.CautionRead();
+            case "circumstances" -> Plain.read(Entered.Stands.class, plain);
+            case "tier" -> Plain.read(Entered.IsFor.class, plain);
+            case "photo" -> Plain.read(Entered.Pictured.class, plain);
+            default -> throw new IllegalArgumentException("nothing that is entered is called " + kind);
+        };
+    }
+}
