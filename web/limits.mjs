@@ -3,7 +3,8 @@ import { readFileSync, writeFileSync } from 'node:fs'
 
 const NAMES = { minimum: 'least', maximum: 'most', maxLength: 'longest', default: 'usual' }
 
-const { schemas } = JSON.parse(readFileSync('openapi.json', 'utf8')).components
+const { info, components } = JSON.parse(readFileSync('openapi.json', 'utf8'))
+const { schemas } = components
 const limits = {}
 for (const [name, schema] of Object.entries(schemas)) {
   for (const [field, property] of Object.entries(schema.properties ?? {})) {
@@ -13,4 +14,7 @@ for (const [name, schema] of Object.entries(schemas)) {
     }
   }
 }
-writeFileSync('src/api/limits.ts', `export const limits = ${JSON.stringify(limits, null, 2)} as const\n`)
+writeFileSync(
+  'src/api/limits.ts',
+  `export const limits = ${JSON.stringify(limits, null, 2)} as const\n\n/** The version of the API that this page is made for. */\nexport const apiVersion: string = '${info.version}'\n`,
+)

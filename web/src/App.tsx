@@ -2,15 +2,20 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { lazy, type ReactNode, Suspense } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { Away, Problem } from './api/problem'
-import { SignedIn } from './features/account/SignedIn'
+import { keepAnswers, persist } from './api/shelf'
 import { SignInPage } from './features/account/SignInPage'
-import { WelcomePage } from './features/account/WelcomePage'
-import { Sending } from './features/bench/Sending'
-import { GroupsPage } from './features/group/GroupsPage'
-import { TodayPage } from './features/today/TodayPage'
 import { NoSuchPage } from './NoSuchPage'
 import { Terms } from './ui/Term'
 
+const SignedIn = lazy(() => import('./features/account/SignedIn').then((it) => ({ default: it.SignedIn })))
+const Sending = lazy(() => import('./features/bench/Sending').then((it) => ({ default: it.Sending })))
+const TodayPage = lazy(() => import('./features/today/TodayPage').then((it) => ({ default: it.TodayPage })))
+const GroupsPage = lazy(() =>
+  import('./features/group/GroupsPage').then((it) => ({ default: it.GroupsPage })),
+)
+const WelcomePage = lazy(() =>
+  import('./features/account/WelcomePage').then((it) => ({ default: it.WelcomePage })),
+)
 // the Bench and its drawings are the largest part, and are fetched when a tree is opened
 const BenchPage = lazy(() => import('./features/bench/BenchPage').then((it) => ({ default: it.BenchPage })))
 const TreeSideBySide = lazy(() =>
@@ -70,10 +75,13 @@ const queries = new QueryClient({
       retry: (_, error) => error instanceof Away || (error instanceof Problem && error.status >= 500),
       retryDelay: (tries) => Math.min(1000 * 2 ** tries, 15_000),
       networkMode: 'always',
+      persister: persist,
     },
     mutations: { networkMode: 'always' },
   },
 })
+
+keepAnswers(queries)
 
 export function App() {
   return (
@@ -82,15 +90,21 @@ export function App() {
         <BrowserRouter>
           <Routes>
             <Route path="/sign-in" element={<SignInPage />} />
-            <Route path="/welcome" element={<WelcomePage />} />
+            <Route path="/welcome" element={<Fetched page={<WelcomePage />} />} />
             <Route
               element={
-                <SignedIn>
-                  <Sending />
-                </SignedIn>
+                <Fetched
+                  page={
+                    <SignedIn>
+                      <Suspense>
+                        <Sending />
+                      </Suspense>
+                    </SignedIn>
+                  }
+                />
               }
             >
-              <Route path="/today" element={<TodayPage />} />
+              <Route path="/today" element={<Fetched page={<TodayPage />} />} />
               <Route path="/plots" element={<Fetched page={<PlotsPage />} />} />
               <Route path="/surveys/:surveyId/plots/:plotId" element={<Fetched page={<PlotPage />} />} />
               <Route path="/surveys/:surveyId/settings" element={<Fetched page={<SettingsPage />} />} />
@@ -104,7 +118,7 @@ export function App() {
               <Route path="/quality/lessons" element={<Fetched page={<LessonsPage />} />} />
               <Route path="/quality" element={<Fetched page={<AgreementPage />} />} />
               <Route path="/people" element={<Fetched page={<PeoplePage />} />} />
-              <Route path="/groups" element={<GroupsPage />} />
+              <Route path="/groups" element={<Fetched page={<GroupsPage />} />} />
               <Route path="/drawings" element={<Fetched page={<GalleryPage />} />} />
               <Route path="/groups/:groupId/season" element={<Fetched page={<SeasonPage />} />} />
               <Route path="/groups/:groupId/characters" element={<Fetched page={<CharactersPage />} />} />

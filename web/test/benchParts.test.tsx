@@ -6,9 +6,12 @@ import { useState } from 'react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { ObserverContext } from '../src/api/observer'
 import type { Bench, Character, Observer, Sheet } from '../src/api/types'
+import type { AsItStands } from '../src/common/bench/asItStands'
+import { outbox } from '../src/common/bench/outbox'
 import { NumberEntry } from '../src/features/bench/NumberEntry'
 import { SignForm } from '../src/features/bench/SignForm'
 import { StateTiles } from '../src/features/bench/StateTiles'
+import { figures } from '../src/reckoner/reckoner'
 import { Terms } from '../src/ui/Term'
 
 const taxa = [
@@ -163,13 +166,14 @@ describe('the form for signing', () => {
     figures: { featuresAlone: balance, withSurroundings: balance },
     judgement: { tier: 'record', decidedOnFeaturesAlone: true, confirming: ['warts'], contrary: ['teeth'] },
   } as unknown as Bench
+  const tree = { bench, sheet, onRecord: bench, unsent: [], warning: undefined } as unknown as AsItStands
   const siskin = { id: 'o', callSign: 'Siskin', role: 'crew', lacking: [], notices: [] } as Observer
   const form = () =>
     render(
       <QueryClientProvider client={new QueryClient()}>
         <ObserverContext value={siskin}>
           <Terms>
-            <SignForm bench={bench} sheet={sheet} outcome="taxon" onDone={() => {}} />
+            <SignForm tree={tree} outcome="taxon" onDone={() => {}} />
           </Terms>
         </ObserverContext>
       </QueryClientProvider>,
@@ -187,28 +191,27 @@ describe('the form for signing', () => {
     expect(screen.queryByText('why?')).toBeNull()
   })
 
-  it('keeps what is written when signing fails, and signs under the same id again', async () => {
+  it('keeps what is written when it cannot be signed, and enters the signature once when it can', async () => {
     const user = userEvent.setup()
-    const asked: string[] = []
-    vi.stubGlobal('fetch', (request: Request) => {
-      asked.push(request.url)
-      return Promise.reject(new TypeError('no network'))
-    })
+    const why = { type: 'not-signable', detail: 'Still missing: a photo.', refusals: [] }
+    const ask = vi.spyOn(figures, 'ask')
+    ask.mockResolvedValueOnce({ refused: { 0: why }, signatures: [] } as never)
+    ask.mockResolvedValueOnce({ refused: {}, signatures: [{ id: 'signed' }] } as never)
     const first = form()
     await user.type(screen.getByLabelText(/^Note/), 'by the beck')
     await user.click(screen.getByRole('button', { name: 'Sign' }))
-    await vi.waitFor(() => expect(asked.length).toBeGreaterThan(0))
-    await vi.waitFor(() =>
-      expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Sign' }).disabled).toBe(false),
-    )
+    expect(await screen.findByText(/Still missing: a photo/)).toBeDefined()
+    expect(outbox.snapshot()).toEqual([])
     first.unmount()
 
     form()
     expect(screen.getByLabelText<HTMLTextAreaElement>(/^Note/).value).toBe('by the beck')
     await user.click(screen.getByRole('button', { name: 'Sign' }))
-    await vi.waitFor(() => expect(asked.filter((url) => url.includes('/determinations/')).length).toBe(2))
+    await vi.waitFor(() => expect(outbox.snapshot()).toHaveLength(1))
 
-    const [one, other] = asked.filter((url) => url.includes('/determinations/'))
-    expect(one).toBe(other)
+    expect(outbox.snapshot()[0]?.entered).toMatchObject({
+      kind: 'signature',
+      signed: { outcome: 'taxon', taxonId: 'pendula', note: 'by the beck' },
+    })
   })
 })

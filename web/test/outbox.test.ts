@@ -43,6 +43,7 @@ const entry = (id: string, entered: Entered, observer = 'Dipper'): Omit<Unsent, 
   observer,
   surveyId: 's',
   treeId: 't',
+  where: 'Kettle Moss 07, tree 23',
   entered,
   at: 0,
 })
@@ -154,14 +155,89 @@ describe('the outbox', () => {
     expect(got).toEqual(['1'])
   })
 
-  it('lets a later entry about the same thing take the place of one that waits', async () => {
-    const { outbox } = await opened()
+  it('keeps one entry for each thing that was done, and lets what was refused give way to its correction', async () => {
+    const { outbox, Problem } = await opened()
+    const { got, send } = server(({ id }) => {
+      if (id === '1') throw new Problem(422, '/problems/unfit-reading', 'No such state.')
+    })
+    outbox.start('Dipper', send)
+    outbox.add(entry('1', read('bark', 'smoth')))
+    await vi.advanceTimersByTimeAsync(0)
+    expect(outbox.snapshot()[0]?.refused).toBe('No such state.')
 
+    outbox.add(entry('2', read('twig', 'warty')))
+    outbox.add(entry('3', read('bark', 'smooth')))
+    outbox.add(entry('4', read('bark', 'rough')))
+    await vi.advanceTimersByTimeAsync(0)
+
+    expect(got).toEqual(['1', '2', '3', '4'])
+    expect(outbox.snapshot()).toEqual([])
+  })
+
+  it('holds back what stands on a tree that was refused, and sends it once the tree is corrected', async () => {
+    const { outbox, Problem } = await opened()
+    let taken = true
+    const { got, send } = server(({ entered }) => {
+      if (entered.kind === 'tree' && taken) throw new Problem(409, '/problems/tag-taken', 'The tag is taken.')
+    })
+    outbox.start('Dipper', send)
+    const tree = { kind: 'tree', plotId: 'p', body: { tag: 7 } } as unknown as Entered
+    outbox.add(entry('1', tree))
+    outbox.add(entry('2', read('bark', 'smooth')))
+    outbox.add({ ...entry('3', read('bark', 'smooth')), treeId: 'other' })
+    await vi.advanceTimersByTimeAsync(0)
+    expect(got).toEqual(['1', '3'])
+
+    taken = false
+    outbox.again('1', { ...tree, body: { tag: 8 } } as unknown as Entered)
+    await vi.advanceTimersByTimeAsync(0)
+
+    expect(got).toEqual(['1', '3', '1', '2'])
+    expect(outbox.snapshot()).toEqual([])
+  })
+
+  it('tells what was handed in and how much was refused', async () => {
+    const { outbox, Problem } = await opened()
+    const { send } = server(({ id }) => {
+      if (id === '2') throw new Problem(409, '/problems/plot-closed', 'The plot is closed.')
+    })
     outbox.add(entry('1', read('bark', 'smooth')))
     outbox.add(entry('2', read('twig', 'warty')))
-    outbox.add(entry('3', read('bark', 'rough')))
+    outbox.add(entry('3', { kind: 'tier', tier: 'record' }))
+    outbox.start('Dipper', send)
+    await vi.advanceTimersByTimeAsync(0)
 
-    expect(ids(outbox.snapshot())).toEqual(['2', '3'])
+    expect(outbox.handedIn()).toMatchObject({ sent: ['reading', 'tier'], refused: 1 })
+    expect(outbox.handedIn().at).toBeDefined()
+  })
+
+  it('loses nothing where the device is full, and says so', async () => {
+    const { outbox } = await opened()
+    const full = vi.spyOn(localStorage, 'setItem').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError')
+    })
+    outbox.add(entry('1', read('bark', 'smooth')))
+    outbox.add(entry('2', read('twig', 'warty')))
+
+    expect(outbox.whyNotKept()).toMatch(/no room left/)
+    full.mockRestore()
+    const { got, send } = server()
+    outbox.start('Dipper', send)
+    await vi.advanceTimersByTimeAsync(0)
+
+    expect(got).toEqual(['1', '2'])
+    expect(outbox.snapshot()).toEqual([])
+  })
+
+  it('moves everything that waits on one tree to another', async () => {
+    const { outbox } = await opened()
+    outbox.add(entry('1', read('bark', 'smooth')))
+    outbox.add({ ...entry('2', read('bark', 'smooth')), treeId: 'other' })
+
+    outbox.move('t', { treeId: 'right', surveyId: 's', where: 'Kettle Moss 07, tree 24' })
+
+    expect(outbox.snapshot().map((one) => one.treeId)).toEqual(['right', 'other'])
+    expect([...kept.values()].filter((text) => text.includes('"right"'))).toHaveLength(1)
   })
 
   it('takes nothing back that is on its way, since it may have arrived', async () => {
@@ -223,37 +299,6 @@ describe('the outbox', () => {
     expect(ended.got).toEqual(['1'])
     expect(siskins.got).toEqual([])
     expect(dippers.got).toEqual(['1'])
-  })
-
-  it('is told of with a prompt answer, and with a slow one after a moment or before the next key', async () => {
-    const { outbox } = await opened()
-    let answer: () => void = () => undefined
-    outbox.start('Dipper', async () => {
-      await new Promise<void>((resolve) => {
-        answer = resolve
-      })
-      return () => undefined
-    })
-    const told = vi.fn(() => outbox.snapshot().length)
-    outbox.subscribe(told)
-
-    outbox.add(entry('1', read('bark', 'smooth')))
-    await vi.advanceTimersByTimeAsync(30)
-    expect(told).not.toHaveBeenCalled()
-    answer()
-    await vi.advanceTimersByTimeAsync(100)
-    expect(told.mock.results.map((one) => one.value)).toEqual([0])
-
-    outbox.add(entry('2', read('bark', 'cracked')))
-    happens('keydown')
-    happens('keydown')
-    expect(told.mock.results.map((one) => one.value)).toEqual([0, 1])
-    answer()
-    await vi.advanceTimersByTimeAsync(100)
-
-    outbox.add(entry('3', read('bark', 'smooth')))
-    await vi.advanceTimersByTimeAsync(100)
-    expect(told.mock.results.map((one) => one.value)).toEqual([0, 1, 0, 1])
   })
 
   it('loses nothing of two pages that enter at the same time, and each hears of the other', async () => {

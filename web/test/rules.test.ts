@@ -36,6 +36,7 @@ const NUMBERS_OF_ITS_OWN: Readonly<Record<string, string>> = {
   'features/quality/': 'the size of pictures, and decimals that are shown',
   'features/review/ReviewPage.tsx': 'ages that a list is narrowed by',
   'features/account/queries.ts': 'a code of HTTP',
+  'features/account/DeviceNotices.tsx': 'minutes of an hour and a day',
   'features/account/PeoplePage.tsx': 'minutes of an hour and a day',
 }
 

@@ -1,15 +1,24 @@
 import createClient from 'openapi-fetch'
 import { Away, failure } from './problem'
 import type { paths } from './schema'
+import { notice } from './server'
 
 /** Heard on the window when the server says that the session has ended. */
 export const SIGNED_OUT = 'goldthistle:signed-out'
 
 const TOKEN_COOKIE = /(?:^|; )XSRF-TOKEN=([^;]*)/
 
+const LONGEST = 1000 * 30 // milliseconds; a network that is as good as none is no network
+const LONGEST_FILE = 1000 * 60 * 10
+
 async function fetchOrAway(request: Request): Promise<Response> {
+  const isFile = request.headers.get('Content-Type')?.startsWith('image/') ?? false
+  const patience = AbortSignal.timeout(isFile ? LONGEST_FILE : LONGEST)
+  const sent = Date.now()
   try {
-    return await fetch(request)
+    const response = await fetch(request, { signal: AbortSignal.any([request.signal, patience]) })
+    notice(response.headers, sent)
+    return response
   } catch (error) {
     if (request.signal.aborted) throw error
     throw new Away()

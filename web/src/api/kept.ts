@@ -2,10 +2,12 @@ import { useCallback, useSyncExternalStore } from 'react'
 
 const PREFIX = 'goldthistle.'
 const listeners = new Set<() => void>()
+/** What this page alone keeps, since the device is full. */
+const here = new Map<string, string>()
 
 /** Reads what was kept in this browser under a key; the stand-in if there is nothing or it cannot be read. */
 export function readKept<T>(key: string, standIn: T): T {
-  const text = localStorage.getItem(PREFIX + key)
+  const text = here.get(key) ?? localStorage.getItem(PREFIX + key)
   if (text === null) return standIn
   try {
     return JSON.parse(text) as T
@@ -14,10 +16,18 @@ export function readKept<T>(key: string, standIn: T): T {
   }
 }
 
-/** Keeps a value in this browser; undefined forgets it. */
+/** Keeps a value in this browser, or where there is no room in this page; undefined forgets it. */
 export function keep(key: string, value: unknown): void {
+  here.delete(key)
   if (value === undefined) localStorage.removeItem(PREFIX + key)
-  else localStorage.setItem(PREFIX + key, JSON.stringify(value))
+  else {
+    const text = JSON.stringify(value)
+    try {
+      localStorage.setItem(PREFIX + key, text)
+    } catch {
+      here.set(key, text)
+    }
+  }
   for (const listener of listeners) listener()
 }
 

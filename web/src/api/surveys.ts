@@ -1,9 +1,11 @@
 import { queryOptions, useQuery } from '@tanstack/react-query'
 import { api, dataOf } from './client'
 import { useKeptText } from './kept'
+import { kept } from './shelf'
 import type { Survey } from './types'
 
 export const surveysQuery = queryOptions({
+  ...kept,
   queryKey: ['surveys'],
   queryFn: async ({ signal }) => dataOf(await api.GET('/api/surveys', { signal })),
 })

@@ -5,7 +5,18 @@ type Schemas = components['schemas']
 export type Observer = Schemas['ObserverDto']
 export type Survey = Schemas['SurveyDto']
 export type TreeRow = Schemas['TreeRow']
-export type Bench = Schemas['BenchDto']
+/** What is on record of a tree and one observer's work on it. */
+export type BenchRecord = Schemas['BenchRecord']
+/** The same with what the server says that it amounts to, where it said so. */
+export type BenchAnswer = BenchRecord & Partial<Schemas['BenchDto']>
+/** What is reckoned of a call. */
+export type CallView = Omit<Schemas['BenchDto'], keyof BenchRecord>
+export type CallState = Schemas['CallState']
+export type SurveyRules = Schemas['SurveyRules']
+export type Along = Schemas['AlongDto']
+/** A tree as the Bench shows it, with what was entered since. */
+export type Bench = BenchRecord &
+  CallView & { readonly photos: readonly KeptPhoto[]; readonly cautionRead: boolean }
 export type Sheet = Schemas['SheetDto']
 export type Character = Schemas['CharacterDto']
 export type Taxon = Schemas['TaxonDto']
@@ -18,6 +29,7 @@ export type BalanceFigures = Schemas['BalanceFigures']
 export type Judgement = Schemas['Judgement']
 export type SuggestedCheck = Schemas['SuggestedCheck']
 export type ThistleFigures = Schemas['Thistle']
+export type NextTree = Schemas['NextTree']
 export type Month = Schemas['MonthDto']
 export type View = Schemas['View']
 export type GateItem = Schemas['GateItemDto']

@@ -1,10 +1,8 @@
 import { useSyncExternalStore } from 'react'
 import { Away, Problem, wordsOf } from '../../api/problem'
+import { forgetFile } from './outboxFiles'
 import { has, onElsewhere, put, readAll, remove } from './outboxStore'
 import type { Entered, Unsent } from './unsent'
-
-// by the time one of them is handled the page knows of all that was entered
-const INPUTS = ['keydown', 'pointerdown', 'click'] as const
 
 /** Hands one entry to the server and answers how to show what came back; throws Away or Problem. */
 export type Send = (unsent: Unsent) => Promise<() => void>
@@ -15,7 +13,6 @@ export type Refresh = (unsent: Unsent) => Promise<void>
 type Sender = { readonly observer: string; readonly send: Send; readonly refresh: Refresh }
 
 const SENDER = 'goldthistle.outbox' // the lock of whoever sends
-const PROMPT = 80 // milliseconds; an answer within them is drawn together with what was entered
 const FIRST_WAIT = 1000 // milliseconds
 const LONGEST_WAIT = 15_000
 
@@ -25,16 +22,38 @@ function subject(entered: Entered): string {
       return `reading ${entered.reading.character}`
     case 'mark':
       return `mark ${entered.item}`
+    case 'aid':
+      return `aid ${entered.groupId} ${entered.characterId}`
+    case 'closed':
+      return `closed ${entered.plotId}`
     default:
       return entered.kind
   }
 }
 
+/** Whether an entry can only arrive after what it stands on: all that is done on a tree, after the tree itself. */
+function standsOn(entry: Unsent, earlier: Unsent): boolean {
+  return (
+    entry.treeId !== '' &&
+    entry.treeId === earlier.treeId &&
+    earlier.entered.kind === 'tree' &&
+    earlier.id !== entry.id
+  )
+}
+
+/** What was handed in since the last time that nothing waited. */
+export type HandedIn = {
+  readonly sent: readonly Entered['kind'][]
+  readonly refused: number
+  /** When the last of it arrived, in milliseconds of this device's clock; undefined: nothing yet. */
+  readonly at: number | undefined
+}
+
+const NOTHING_YET: HandedIn = { sent: [], refused: 0, at: undefined }
+
 /**
  * What the server does not have yet. It lives in this browser's storage, so it outlasts a reload, and is sent one
- * after the other, by one page of the browser at a time; while the server is away it is tried again by itself. The page hears
- * of an entry with its answer, so that it is drawn anew once, or a moment later if the answer keeps it waiting, and in any
- * case before the next key or touch.
+ * after the other, by one page of the browser at a time; while the server is away it is tried again by itself.
  */
 class Outbox {
   private entries: readonly Unsent[] = readAll()
@@ -43,8 +62,9 @@ class Outbox {
   private onItsWay: string | undefined
   private wait = FIRST_WAIT
   private timer: number | undefined
-  private telling: number | undefined
   private turns = 0
+  private handed: HandedIn = NOTHING_YET
+  private full: string | undefined
   private sender: Sender | undefined
 
   /** Starts sending for an observer; the answer stops it. */
@@ -52,37 +72,98 @@ class Outbox {
     this.sender = { observer, send, refresh }
     const retry = () => this.flush()
     window.addEventListener('online', retry)
-    for (const input of INPUTS) window.addEventListener(input, this.tellNow, true)
     const stopHearing = onElsewhere(() => void this.lookElsewhere())
     this.flush()
     return () => {
       window.removeEventListener('online', retry)
-      for (const input of INPUTS) window.removeEventListener(input, this.tellNow, true)
       stopHearing()
       window.clearTimeout(this.timer)
       this.sender = undefined
     }
   }
 
-  /** Puts an entry in; an earlier unsent one about the same thing on the same tree gives way to it. */
+  /** Puts an entry in; an earlier one about the same thing on the same tree that was refused gives way to it. */
   add(entry: Omit<Unsent, 'turn'>): void {
     const unsent = { ...entry, turn: this.turns++ }
-    const isSame = (other: Unsent) =>
+    const givesWay = (other: Unsent) =>
       other.treeId === unsent.treeId &&
       other.observer === unsent.observer &&
-      subject(other.entered) === subject(unsent.entered)
-    // what is being sent right now may have arrived already, so it is not taken back
-    for (const other of this.entries) {
-      if (isSame(other) && other.id !== this.onItsWay) remove(other.id)
-    }
-    put(unsent)
-    this.entries = this.entries.filter((other) => has(other.id)).concat(unsent)
-    this.telling ??= window.setTimeout(this.tell, PROMPT)
+      subject(other.entered) === subject(unsent.entered) &&
+      (other.refused !== undefined || (other.entered.kind === 'tree' && other.id !== this.onItsWay))
+    for (const other of this.entries) if (givesWay(other)) this.forget(other.id)
+    this.keep(unsent)
+    this.entries = this.entries.filter((other) => !givesWay(other)).concat(unsent)
+    if (this.handed.at !== undefined && this.waiting(entry.observer) === 1) this.handed = NOTHING_YET
+    this.tell()
     this.flush()
   }
 
-  drop(id: string): void {
+  /** Sends what was refused once more, as it is or corrected; it keeps its place. */
+  again(id: string, entered?: Entered): void {
+    const one = this.entries.find((entry) => entry.id === id)
+    if (!one) return
+    const { refused: _, ...rest } = one
+    // what is corrected is another thing to the server than what it refused
+    const next: Unsent =
+      entered && entered.kind !== 'tree'
+        ? { ...rest, id: crypto.randomUUID(), entered }
+        : { ...rest, ...(entered ? { entered } : {}) }
+    if (next.id !== id) this.forget(id)
+    this.keep(next)
+    this.entries = this.entries.map((entry) => (entry.id === id ? next : entry))
+    this.tell()
+    this.flush()
+  }
+
+  /** Moves everything that waits on one tree to another. */
+  move(
+    from: string,
+    to: { readonly treeId: string; readonly surveyId: string; readonly where: string },
+  ): void {
+    this.entries = this.entries.map((entry) => {
+      if (entry.treeId !== from) return entry
+      const { refused: _, ...rest } = entry
+      const moved = { ...rest, ...to }
+      this.keep(moved)
+      return moved
+    })
+    this.tell()
+    this.flush()
+  }
+
+  /** Everything of an observer that the server does not have yet. */
+  of(observer: string): readonly Unsent[] {
+    return this.entries.filter((entry) => entry.observer === observer)
+  }
+
+  /** How many entries of an observer wait to be sent. */
+  waiting(observer: string): number {
+    return this.entries.filter((entry) => entry.observer === observer && !entry.refused).length
+  }
+
+  /** What was handed in since the last time that nothing waited. */
+  handedIn = (): HandedIn => this.handed
+
+  /** Why the last entry could not be kept on this device; undefined: it could. */
+  whyNotKept = (): string | undefined => this.full
+
+  private keep(unsent: Unsent): void {
+    try {
+      put(unsent)
+      this.full = undefined
+    } catch {
+      this.full =
+        'This device has no room left: what you enter now is kept in this open page alone. Do not close it; hand in, or let plots go that are along.'
+    }
+  }
+
+  private forget(id: string): void {
     remove(id)
+    void forgetFile(id)
+  }
+
+  drop(id: string): void {
+    this.forget(id)
     this.entries = this.entries.filter((entry) => entry.id !== id)
     this.tell()
   }
@@ -96,7 +177,17 @@ class Outbox {
 
   /** The first that waits, of those that other pages of this browser added too. */
   private head(): Unsent | undefined {
-    return readAll().find((entry) => entry.observer === this.sender?.observer && !entry.refused)
+    const mine = this.all().filter((entry) => entry.observer === this.sender?.observer)
+    return mine.find(
+      (entry, i) =>
+        !entry.refused && !mine.slice(0, i).some((earlier) => earlier.refused && standsOn(entry, earlier)),
+    )
+  }
+
+  /** Everything that is kept, and what this page alone holds since the device is full. */
+  private all(): readonly Unsent[] {
+    const kept = readAll()
+    return this.full === undefined ? kept : [...kept, ...this.entries.filter((entry) => !has(entry.id))]
   }
 
   private async flush(): Promise<void> {
@@ -120,6 +211,7 @@ class Outbox {
     try {
       const show = await send(next)
       this.wait = FIRST_WAIT
+      this.handed = { ...this.handed, sent: [...this.handed.sent, next.entered.kind], at: Date.now() }
       show()
       this.drop(next.id)
       return true
@@ -131,8 +223,11 @@ class Outbox {
       }
       if (!(error instanceof Problem)) throw error
       if (error.isSignedOut) return false // signing in starts the outbox again
-      put({ ...next, refused: wordsOf(error) })
-      this.entries = readAll()
+      this.handed = { ...this.handed, refused: this.handed.refused + 1, at: Date.now() }
+      this.keep({ ...next, refused: wordsOf(error) })
+      this.entries = this.entries.map((entry) =>
+        entry.id === next.id ? { ...entry, refused: wordsOf(error) } : entry,
+      )
       this.tell()
       return true
     } finally {
@@ -146,21 +241,14 @@ class Outbox {
     try {
       for (const entry of gone) await this.sender?.refresh(entry)
     } finally {
-      this.entries = readAll()
+      this.entries = this.all()
       this.tell()
       this.flush()
     }
   }
 
-  private tell = (): void => {
-    window.clearTimeout(this.telling)
-    this.telling = undefined
+  private tell(): void {
     for (const listener of this.listeners) listener()
-  }
-
-  /** Lets the page know at once of what was entered, for whoever goes on within the same press. */
-  tellNow = (): void => {
-    if (this.telling !== undefined) this.tell()
   }
 }
 
@@ -172,8 +260,8 @@ async function alone(act: () => Promise<void>): Promise<void> {
 
 export const outbox = new Outbox()
 
-/** What one observer entered on one tree that the server does not have yet. */
-export function useUnsent(observer: string, treeId: string): readonly Unsent[] {
+/** Everything of one observer that the server does not have yet. */
+export function useOutbox(observer: string): readonly Unsent[] {
   const all = useSyncExternalStore(outbox.subscribe, outbox.snapshot)
-  return all.filter((entry) => entry.observer === observer && entry.treeId === treeId)
+  return all.filter((entry) => entry.observer === observer)
 }

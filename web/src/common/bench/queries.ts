@@ -1,13 +1,19 @@
 import { queryOptions } from '@tanstack/react-query'
 import { api, dataOf, requireDone } from '../../api/client'
-import type { Tier } from '../../api/codes'
-import type { Circumstances, NewDetermination } from '../../api/types'
-import type { Unsent } from './unsent'
+import { limits } from '../../api/limits'
+import { Away, Problem } from '../../api/problem'
+import { kept } from '../../api/shelf'
+import type { BenchAnswer } from '../../api/types'
+import { freshTree } from './freshTree'
+import { fileOf } from './outboxFiles'
+import type { OnCall, Unsent } from './unsent'
 
+const NOT_FOUND = 404
 const LONGEST_PROMPT = 30 // seconds; what takes no longer counts as read when it arrives
 
 export const todayQuery = (surveyId: string) =>
   queryOptions({
+    ...kept,
     queryKey: ['surveys', surveyId, 'today'],
     queryFn: async ({ signal }) =>
       dataOf(await api.GET('/api/surveys/{surveyId}/today', { params: { path: { surveyId } }, signal })),
@@ -16,33 +22,50 @@ export const todayQuery = (surveyId: string) =>
 
 export const benchQuery = (surveyId: string, treeId: string) =>
   queryOptions({
+    ...kept,
     queryKey: ['surveys', surveyId, 'trees', treeId, 'bench'],
-    queryFn: async ({ signal }) =>
-      dataOf(
-        await api.GET('/api/surveys/{surveyId}/trees/{treeId}/bench', {
-          params: { path: { surveyId, treeId } },
-          signal,
-        }),
-      ),
+    queryFn: async ({ signal }): Promise<BenchAnswer> => {
+      try {
+        return dataOf(
+          await api.GET('/api/surveys/{surveyId}/trees/{treeId}/bench', {
+            params: { path: { surveyId, treeId } },
+            signal,
+          }),
+        )
+      } catch (error) {
+        // a tree that was entered here may not have arrived yet
+        const fresh = isNotThere(error) ? await freshTree(surveyId, treeId) : undefined
+        if (fresh) return fresh
+        throw error
+      }
+    },
     refetchInterval: 5000, // the same observer may work on a second device
   })
 
-/** Hands what was entered to the server; a reading tells how long it waited here. */
-export async function sendEntered({ surveyId, treeId, id, entered, at }: Unsent) {
+function isNotThere(error: unknown): boolean {
+  return error instanceof Away || (error instanceof Problem && error.status === NOT_FOUND)
+}
+
+/** For how long something waited here, as the server wants to know it; what arrives at once counts as done then. */
+function heldBack(at: number) {
+  const seconds = Math.floor((Date.now() - at) / 1000)
+  return seconds > LONGEST_PROMPT ? { heldBackSeconds: seconds } : {}
+}
+
+/** Hands what was entered on a tree's call to the server, which answers how the tree stands then. */
+export async function sendOnCall(
+  { surveyId, treeId, id, at }: Unsent,
+  entered: OnCall,
+): Promise<BenchAnswer> {
   const path = { surveyId, treeId }
   switch (entered.kind) {
-    case 'reading': {
-      const seconds = Math.floor((Date.now() - at) / 1000)
+    case 'reading':
       return dataOf(
         await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/readings/{readingId}', {
-          params: {
-            path: { ...path, readingId: id },
-            query: seconds > LONGEST_PROMPT ? { heldBackSeconds: seconds } : {},
-          },
+          params: { path: { ...path, readingId: id }, query: heldBack(at) },
           body: entered.reading,
         }),
       )
-    }
     case 'mark':
       return dataOf(
         await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/gate/{markId}', {
@@ -50,18 +73,72 @@ export async function sendEntered({ surveyId, treeId, id, entered, at }: Unsent)
           body: { item: entered.item, mark: entered.mark },
         }),
       )
-    default:
+    case 'caution':
       return dataOf(
         await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/wounding-caution', { params: { path } }),
+      )
+    case 'circumstances':
+      return dataOf(
+        await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/circumstances', {
+          params: { path, query: heldBack(at) },
+          body: entered.circumstances,
+        }),
+      )
+    case 'tier':
+      return dataOf(
+        await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/tier', {
+          params: { path },
+          body: { tier: entered.tier },
+        }),
+      )
+    case 'group':
+      return dataOf(
+        await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/group', {
+          params: { path },
+          body: { groupId: entered.groupId },
+        }),
+      )
+    case 'photo':
+      return await sendPhoto({ ...path, photoId: id }, entered.character)
+    case 'signature':
+      return dataOf(
+        await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/determinations/{determinationId}', {
+          params: { path: { ...path, determinationId: id }, query: heldBack(at) },
+          body: entered.signed,
+        }),
       )
   }
 }
 
-export async function sendGroup(surveyId: string, treeId: string, groupId: string) {
+/** Sends a photo as it is. */
+async function sendPhoto(
+  path: { surveyId: string; treeId: string; photoId: string },
+  character: string,
+): Promise<BenchAnswer> {
+  const file = await fileOf(path.photoId)
+  if (!file) {
+    throw new Problem(
+      410,
+      'about:blank',
+      'This photo is not on this device any more, since the browser threw it away. Everything else is kept. Drop it here, and take it again if you can.',
+    )
+  }
   return dataOf(
-    await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/group', {
+    await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/photos/{photoId}', {
+      params: { path, query: { character } },
+      body: file as never, // the file itself, whatever the document says of bodies
+      bodySerializer: (body) => body as unknown as Blob,
+      headers: { 'Content-Type': file.type || 'application/octet-stream' },
+    }),
+  )
+}
+
+/** Tells the server that this device reckoned otherwise. */
+export async function sendFigureDifference(surveyId: string, treeId: string, where: string): Promise<void> {
+  requireDone(
+    await api.POST('/api/surveys/{surveyId}/trees/{treeId}/figure-differences', {
       params: { path: { surveyId, treeId } },
-      body: { groupId },
+      body: { where: where.slice(0, limits.FigureDifference.where.longest) },
     }),
   )
 }
@@ -71,18 +148,6 @@ export async function moveToNewest(surveyId: string, treeId: string) {
   return dataOf(
     await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/newest-sheet', {
       params: { path: { surveyId, treeId } },
-    }),
-  )
-}
-
-/** Sends a photo as it is; the id is made once, so that a retry does not keep it twice. */
-export async function sendPhoto(surveyId: string, treeId: string, id: string, character: string, file: File) {
-  return dataOf(
-    await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/photos/{photoId}', {
-      params: { path: { surveyId, treeId, photoId: id }, query: { character } },
-      body: file as never, // the file itself, whatever the document says of bodies
-      bodySerializer: (body) => body as unknown as Blob,
-      headers: { 'Content-Type': file.type || 'application/octet-stream' },
     }),
   )
 }
@@ -102,37 +167,6 @@ export async function sendMemoryAid(groupId: string, characterId: string, body: 
   )
 }
 
-export async function sendCircumstances(surveyId: string, treeId: string, body: Circumstances) {
-  return dataOf(
-    await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/circumstances', {
-      params: { path: { surveyId, treeId } },
-      body,
-    }),
-  )
-}
-
-export async function sendTier(surveyId: string, treeId: string, tier: Tier) {
-  return dataOf(
-    await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/tier', {
-      params: { path: { surveyId, treeId } },
-      body: { tier },
-    }),
-  )
-}
-
-/** In which months the tree could be settled; it changes with every reading. */
-export const outlookQuery = (surveyId: string, treeId: string, readings: readonly string[]) =>
-  queryOptions({
-    queryKey: ['surveys', surveyId, 'trees', treeId, 'outlook', readings],
-    queryFn: async ({ signal }) =>
-      dataOf(
-        await api.GET('/api/surveys/{surveyId}/trees/{treeId}/outlook', {
-          params: { path: { surveyId, treeId } },
-          signal,
-        }),
-      ),
-  })
-
 /** Where to go on to from a tree; asked anew after each signature. */
 export const nextTreeQuery = (surveyId: string, treeId: string, after: string) =>
   queryOptions({
@@ -145,17 +179,3 @@ export const nextTreeQuery = (surveyId: string, treeId: string, after: string) =
         }),
       ),
   })
-
-export async function sendDetermination(
-  surveyId: string,
-  treeId: string,
-  id: string,
-  body: NewDetermination,
-) {
-  return dataOf(
-    await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/determinations/{determinationId}', {
-      params: { path: { surveyId, treeId, determinationId: id } },
-      body,
-    }),
-  )
-}

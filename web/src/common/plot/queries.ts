@@ -1,9 +1,12 @@
-import { queryOptions } from '@tanstack/react-query'
-import { api, dataOf, requireDone } from '../../api/client'
-import type { PlotBody, TreeBody } from '../../api/types'
+import { keepPreviousData, queryOptions } from '@tanstack/react-query'
+import { api, dataOf } from '../../api/client'
+import { kept } from '../../api/shelf'
+import type { PlotBody } from '../../api/types'
+import { plotKey } from './keys'
 
 export const plotsQuery = (surveyId: string) =>
   queryOptions({
+    ...kept,
     queryKey: ['surveys', surveyId, 'plots'],
     queryFn: async ({ signal }) =>
       dataOf(await api.GET('/api/surveys/{surveyId}/plots', { params: { path: { surveyId } }, signal })),
@@ -11,7 +14,8 @@ export const plotsQuery = (surveyId: string) =>
 
 export const plotQuery = (surveyId: string, plotId: string) =>
   queryOptions({
-    queryKey: ['surveys', surveyId, 'plots', plotId],
+    ...kept,
+    queryKey: plotKey(surveyId, plotId),
     queryFn: async ({ signal }) =>
       dataOf(
         await api.GET('/api/surveys/{surveyId}/plots/{plotId}', {
@@ -23,6 +27,7 @@ export const plotQuery = (surveyId: string, plotId: string) =>
 
 export const plotTreesQuery = (surveyId: string, plotId: string) =>
   queryOptions({
+    ...kept,
     queryKey: ['surveys', surveyId, 'plots', plotId, 'trees'],
     queryFn: async ({ signal }) =>
       dataOf(
@@ -48,6 +53,7 @@ export const historyQuery = (surveyId: string, treeId: string) =>
   })
 
 export const taxaQuery = queryOptions({
+  ...kept,
   queryKey: ['taxa'],
   queryFn: async ({ signal }) => dataOf(await api.GET('/api/taxa', { signal })),
   staleTime: Number.POSITIVE_INFINITY,
@@ -59,29 +65,16 @@ export async function sendPlot(surveyId: string, plotId: string, body: PlotBody)
   )
 }
 
-export async function sendPlotClosed(surveyId: string, plotId: string, closed: boolean) {
-  return dataOf(
-    await api.PUT('/api/surveys/{surveyId}/plots/{plotId}/closed', {
-      params: { path: { surveyId, plotId } },
-      body: { closed },
-    }),
-  )
-}
-
-export async function sendTree(surveyId: string, plotId: string, treeId: string, body: TreeBody) {
-  return dataOf(
-    await api.PUT('/api/surveys/{surveyId}/plots/{plotId}/trees/{treeId}', {
-      params: { path: { surveyId, plotId, treeId } },
-      body,
-    }),
-  )
-}
-
-/** Strikes a tree that was recorded by mistake. */
-export async function strikeTree(surveyId: string, treeId: string): Promise<void> {
-  requireDone(
-    await api.DELETE('/api/surveys/{surveyId}/trees/{treeId}', {
-      params: { path: { surveyId, treeId } },
-    }),
-  )
-}
+/** Trees of a survey by what is typed of their plot and tag. */
+export const foundTreesQuery = (surveyId: string, find: string) =>
+  queryOptions({
+    queryKey: ['surveys', surveyId, 'found', find],
+    queryFn: async ({ signal }) =>
+      dataOf(
+        await api.GET('/api/surveys/{surveyId}/trees', {
+          params: { path: { surveyId }, query: { find } },
+          signal,
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  })

@@ -2,6 +2,7 @@ import { keepPreviousData, queryOptions, useQueryClient } from '@tanstack/react-
 import { useEffect } from 'react'
 import { api, dataOf, requireDone } from '../../api/client'
 import type { CaseReason, ReviewOutcome } from '../../api/codes'
+import { kept } from '../../api/shelf'
 import type { ReviewCase } from '../../api/types'
 
 /** Marks what stands by a settled case as the truth, or takes that back. */
@@ -33,6 +34,7 @@ const SELDOM = 60_000 // milliseconds; news come by themselves, unless something
 
 export const queueQuery = (surveyId: string, filter: Filter) =>
   queryOptions({
+    ...kept,
     queryKey: ['surveys', surveyId, 'review', 'queue', filter],
     queryFn: async ({ signal }) =>
       dataOf(

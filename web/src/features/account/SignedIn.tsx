@@ -7,6 +7,8 @@ import { ObserverContext } from '../../api/observer'
 import { wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
 import type { Observer } from '../../api/types'
+import { HandingInPill } from '../../common/along/HandingIn'
+import { outbox } from '../../common/bench/outbox'
 import { queueQuery } from '../../common/review/queries'
 import { Button } from '../../ui/Button'
 import { BarSlot } from '../../ui/InBar'
@@ -16,9 +18,11 @@ import { Notice } from '../../ui/Notice'
 import { Palette } from '../../ui/Palette'
 import { useKeys } from '../../ui/useKeys'
 import { AccountNotices } from './AccountNotices'
+import { DeviceNotices } from './DeviceNotices'
 import { HelpSheet } from './HelpSheet'
+import { LeaveWaiting } from './LeaveWaiting'
 import { usePlaces } from './places'
-import { sessionQuery } from './queries'
+import { rememberSignedIn, sessionQuery } from './queries'
 import { YouSheet } from './YouSheet'
 
 const TAB =
@@ -114,6 +118,7 @@ function Bar({ observer, folded, onGo, onHelp, onYou }: BarProps) {
         </nav>
       )}
       <BarSlot className={folded ? 'min-w-0 flex-1' : ''} />
+      <HandingInPill brief={folded} />
       <div className={`ml-auto flex items-center ${folded ? 'max-lg:hidden' : ''}`}>
         <Button look="quiet" className="px-2! whitespace-nowrap max-sm:hidden" onClick={onGo}>
           <kbd className="figure mr-1">/</kbd> go to …
@@ -141,7 +146,10 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
   const [you, setYou] = useState(false)
   const [help, setHelp] = useState(false)
   useEffect(() => {
-    const signedOut = () => queries.setQueryData(sessionQuery.queryKey, null) // leads to signing in, and back here
+    const signedOut = () => {
+      rememberSignedIn(null)
+      queries.setQueryData(sessionQuery.queryKey, null) // leads to signing in, and back here
+    }
     window.addEventListener(SIGNED_OUT, signedOut)
     return () => window.removeEventListener(SIGNED_OUT, signedOut)
   }, [queries])
@@ -150,12 +158,19 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
       requireDone(everywhere ? await api.DELETE('/api/session/everywhere') : await api.DELETE('/api/session'))
     },
     onSuccess: () => {
+      rememberSignedIn(null)
       queries.clear()
       navigate('/sign-in', { replace: true })
     },
   })
 
-  const places = usePlaces(going, typed, session.data, () => signOut.mutate(false))
+  // what waits to be handed in stays on this device, and whoever leaves it behind is to know
+  const [leaving, setLeaving] = useState<boolean>()
+  const leave = (everywhere: boolean) =>
+    session.data && outbox.of(session.data.callSign).length > 0
+      ? setLeaving(everywhere)
+      : signOut.mutate(everywhere)
+  const places = usePlaces(going, typed, session.data, () => leave(false))
   useKeys({ '/': () => setGoing(true), '?': () => setHelp(true) })
 
   if (session.isPending) {
@@ -165,7 +180,8 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
       </main>
     )
   }
-  if (session.isError) return <Notice tone="wrong">{wordsOf(session.error)}</Notice>
+  if (session.isError && session.data === undefined)
+    return <Notice tone="wrong">{wordsOf(session.error)}</Notice>
   if (session.data === null) return <Navigate to="/sign-in" state={location.pathname} replace />
   return (
     <ObserverContext value={session.data}>
@@ -178,17 +194,26 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
           onYou={() => setYou(true)}
         />
         <AccountNotices observer={session.data} key={session.data.id} />
+        <DeviceNotices />
         {signOut.isError && <Notice tone="wrong">{wordsOf(signOut.error)}</Notice>}
         {children}
         <Outlet />
         <Palette open={going} onOpenChange={setGoing} places={places} onTyped={setTyped} />
+        <LeaveWaiting
+          entries={leaving === undefined ? [] : outbox.of(session.data.callSign)}
+          onStay={() => setLeaving(undefined)}
+          onLeave={() => {
+            setLeaving(undefined)
+            signOut.mutate(leaving ?? false)
+          }}
+        />
         <HelpSheet open={help} onOpenChange={setHelp} onBench={onBench !== null} />
         <YouSheet
           observer={session.data}
           open={you}
           onOpenChange={setYou}
-          onSignOut={() => signOut.mutate(false)}
-          onSignOutEverywhere={() => signOut.mutate(true)}
+          onSignOut={() => leave(false)}
+          onSignOutEverywhere={() => leave(true)}
         />
       </div>
     </ObserverContext>

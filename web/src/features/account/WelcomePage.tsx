@@ -9,7 +9,7 @@ import { Field } from '../../ui/Field'
 import { Logo } from '../../ui/Logo'
 import { Notice } from '../../ui/Notice'
 import { PageTitle } from '../../ui/PageTitle'
-import { sessionQuery } from './queries'
+import { rememberSignedIn, sessionQuery } from './queries'
 
 /** What a link opens that lets somebody in, or lets them choose a new passphrase. */
 export function WelcomePage() {
@@ -33,6 +33,7 @@ export function WelcomePage() {
       )
     },
     onSuccess: (observer) => {
+      rememberSignedIn(observer)
       queries.setQueryData(sessionQuery.queryKey, observer)
       navigate('/today', { replace: true })
     },

@@ -10,7 +10,7 @@ import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { Sheet } from '../../ui/Sheet'
 import { chooseTheme, type Theme, theme } from '../../ui/theme'
-import { sessionQuery } from './queries'
+import { rememberSignedIn, sessionQuery } from './queries'
 import { Tokens } from './Tokens'
 
 const LACKED: Readonly<Record<Faculty, string>> = {
@@ -42,6 +42,7 @@ export function YouSheet({ observer, open, onOpenChange, onSignOut, onSignOutEve
     mutationFn: async (lacking: Faculty[]) =>
       dataOf(await api.PUT('/api/session/lacking', { body: { lacking } })),
     onSuccess: (answer) => {
+      rememberSignedIn(answer)
       queries.setQueryData(sessionQuery.queryKey, answer)
       queries.invalidateQueries({ queryKey: ['surveys'] }) // every tree is weighed anew
     },

@@ -1,29 +1,15 @@
-import { keepPreviousData, queryOptions, useQuery } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useMatch, useNavigate } from 'react-router'
-import { api, dataOf } from '../../api/client'
 import { groupsQuery } from '../../api/groups'
 import { sheetQuery } from '../../api/sheets'
 import { useSurvey } from '../../api/surveys'
 import type { Observer } from '../../api/types'
 import { benchQuery } from '../../common/bench/queries'
+import { foundTreesQuery } from '../../common/plot/queries'
 import type { Place } from '../../ui/Palette'
 import { chooseTheme, THEMES, theme } from '../../ui/theme'
 
 const LIGHTS = { day: 'Day', dusk: 'Dusk', sun: 'Bright sun' } as const
-
-/** Trees of a survey by what is typed of their plot and tag. */
-const foundTreesQuery = (surveyId: string, find: string) =>
-  queryOptions({
-    queryKey: ['surveys', surveyId, 'found', find],
-    queryFn: async ({ signal }) =>
-      dataOf(
-        await api.GET('/api/surveys/{surveyId}/trees', {
-          params: { path: { surveyId }, query: { find } },
-          signal,
-        }),
-      ),
-    placeholderData: keepPreviousData,
-  })
 
 /** The checks of the tree on the Bench; none on other pages. */
 function useChecks(asked: boolean): readonly Place[] {

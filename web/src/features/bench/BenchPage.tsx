@@ -1,33 +1,27 @@
-import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
+import { useObserver } from '../../api/observer'
 import { wordsOf } from '../../api/problem'
-import { sheetQuery } from '../../api/sheets'
-import { benchQuery } from '../../common/bench/queries'
+import { useAsItStands } from '../../common/bench/asItStands'
 import { Notice } from '../../ui/Notice'
 import { OpenBench } from './OpenBench'
 
-/** Fetches one tree and the sheet it is read on. */
+/** One tree as it stands on this device. */
 export function BenchPage() {
   const { surveyId = '', treeId = '' } = useParams()
-  const bench = useQuery(benchQuery(surveyId, treeId))
-  const sheet = useQuery({
-    ...sheetQuery(bench.data?.sheetVersionId ?? ''),
-    enabled: bench.data !== undefined,
-  })
-  const failed = bench.error ?? sheet.error
-  if (failed && !bench.data) {
+  const stands = useAsItStands(useObserver().callSign, surveyId, treeId)
+  if (stands instanceof Error) {
     return (
       <main className="p-4">
-        <Notice tone="wrong">{wordsOf(failed)}</Notice>
+        <Notice tone="wrong">{wordsOf(stands)}</Notice>
       </main>
     )
   }
-  if (!bench.data || !sheet.data) {
+  if (!stands) {
     return (
       <main className="p-4">
-        <p role="status">{bench.failureReason ? wordsOf(bench.failureReason) : 'Fetching the tree …'}</p>
+        <p role="status">Fetching the tree …</p>
       </main>
     )
   }
-  return <OpenBench key={`${treeId} ${sheet.data.versionId}`} bench={bench.data} sheet={sheet.data} />
+  return <OpenBench key={`${treeId} ${stands.sheet.versionId}`} stands={stands} />
 }

@@ -1,15 +1,12 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { choiceOf, HABITATS, ORIGINS, STAGES, TIERS, type Tier } from '../../api/codes'
-import { wordsOf } from '../../api/problem'
 import type { Bench, Circumstances, Sheet as GroupSheet } from '../../api/types'
-import { benchQuery, sendCircumstances, sendTier } from '../../common/bench/queries'
+import { useEnter } from '../../common/bench/useEnter'
 import { AnyOf } from '../../ui/AnyOf'
 import { Button } from '../../ui/Button'
 import { InBar } from '../../ui/InBar'
 import { MonthPick } from '../../ui/MonthPick'
-import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { PageTitle } from '../../ui/PageTitle'
 import { Sheet } from '../../ui/Sheet'
@@ -19,12 +16,10 @@ import { monthName } from '../../ui/words'
 type Props = {
   readonly bench: Bench
   readonly sheet: GroupSheet
-  /** How many entries the server does not have yet, once it is slow to take them. */
-  readonly waiting: number
 }
 
 /** Which tree this is and how it stands, in the bar at the top; the circumstances can be put right. */
-export function ContextBar({ bench, sheet, waiting }: Props) {
+export function ContextBar({ bench, sheet }: Props) {
   const [open, setOpen] = useState(false)
   const { month, stage, origin, habitat } = bench.circumstances
   const { tree, judgement } = bench
@@ -56,11 +51,7 @@ export function ContextBar({ bench, sheet, waiting }: Props) {
             · tree {tree.tag}
           </h1>
           <p className="truncate text-[0.8rem] max-lg:text-[0.85rem] leading-tight text-quiet">
-            {waiting > 0 ? (
-              <strong role="status" className="text-rust-ink">
-                {waiting} {waiting === 1 ? 'entry' : 'entries'} not sent yet
-              </strong>
-            ) : bench.blind ? (
+            {bench.blind ? (
               <strong>Blind reading: what others made of it is kept from you until you sign</strong>
             ) : tree.stems > 1 ? (
               `${tree.stems} stems of one clone`
@@ -112,40 +103,30 @@ const TIER_CHOICES = TIERS.map(choiceOf)
 
 /** What the call is for; the sheet may ask for more than was said. */
 function TierChoice({ bench }: { readonly bench: Bench }) {
-  const queries = useQueryClient()
-  const { surveyId, id: treeId } = bench.tree
+  const enter = useEnter(bench.tree)
   const { tierAsked, tier } = bench.judgement
-  const change = useMutation({
-    mutationFn: (asked: Tier) => sendTier(surveyId, treeId, asked),
-    onSuccess: (answer) => queries.setQueryData(benchQuery(surveyId, treeId).queryKey, answer),
-  })
   return (
     <>
       <OneOf
         label="Tier"
         options={TIER_CHOICES}
         value={tierAsked}
-        onChange={(asked) => change.mutate(asked)}
+        onChange={(asked: Tier) => enter({ kind: 'tier', tier: asked })}
       />
       {tier !== tierAsked && (
         <p className="text-quiet">What leads now matters more than a tally: it counts as a {tier}.</p>
       )}
-      {change.isError && <Notice tone="wrong">{wordsOf(change.error)}</Notice>}
     </>
   )
 }
 
 function CircumstancesForm({ bench, onDone }: { readonly bench: Bench; readonly onDone: () => void }) {
-  const queries = useQueryClient()
   const [draft, setDraft] = useState<Circumstances>(bench.circumstances)
-  const { surveyId, id: treeId } = bench.tree
-  const change = useMutation({
-    mutationFn: () => sendCircumstances(surveyId, treeId, draft),
-    onSuccess: (answer) => {
-      queries.setQueryData(benchQuery(surveyId, treeId).queryKey, answer)
-      onDone()
-    },
-  })
+  const enter = useEnter(bench.tree)
+  const use = () => {
+    enter({ kind: 'circumstances', circumstances: draft })
+    onDone()
+  }
   return (
     <div className="grid gap-4">
       <label className="font-semibold">
@@ -192,8 +173,7 @@ function CircumstancesForm({ bench, onDone }: { readonly bench: Bench; readonly 
           onChange={(habitat) => setDraft({ ...draft, habitat })}
         />
       </Group>
-      {change.isError && <Notice tone="wrong">{wordsOf(change.error)}</Notice>}
-      <Button look="main" onClick={() => change.mutate()} disabled={change.isPending}>
+      <Button look="main" onClick={use}>
         Use these
       </Button>
     </div>

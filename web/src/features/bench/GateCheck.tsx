@@ -1,10 +1,9 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { Check as Tick, X } from 'lucide-react'
 import { type ReactNode, useState } from 'react'
 import { groupsQuery } from '../../api/groups'
-import { wordsOf } from '../../api/problem'
 import type { Bench, DrawingHint, GateItem, Sheet } from '../../api/types'
-import { benchQuery, sendGroup } from '../../common/bench/queries'
+import { useEnter } from '../../common/bench/useEnter'
 import { WhichGroup } from '../../common/group/WhichGroup'
 import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
@@ -66,12 +65,11 @@ export function GateCheck({ bench, sheet, work }: Props) {
           choose="Look among"
           onChoose={(group) => {
             setAsking(false)
-            if (group.groupId !== sheet.groupId) change.mutate(group.groupId)
+            if (group.groupId !== sheet.groupId) change(group.groupId)
           }}
           onClose={() => setAsking(false)}
         />
       )}
-      {change.isError && <Notice tone="wrong">{wordsOf(change.error)}</Notice>}
       {failed.length === 0 && (
         <Button look="quiet" className="-ml-4 justify-self-start" onClick={() => setAsking(true)}>
           Not one of these? Which group?
@@ -152,13 +150,9 @@ function Tile({ about, drawn, chosen, onChoose, children }: TileProps) {
 }
 
 /** Takes the tree up in another group. */
-function useOtherGroup(bench: Bench) {
-  const queries = useQueryClient()
-  const { surveyId, id: treeId } = bench.tree
-  return useMutation({
-    mutationFn: (groupId: string) => sendGroup(surveyId, treeId, groupId),
-    onSuccess: (answer) => queries.setQueryData(benchQuery(surveyId, treeId).queryKey, answer),
-  })
+function useOtherGroup(bench: Bench): (groupId: string) => void {
+  const enter = useEnter(bench.tree)
+  return (groupId) => enter({ kind: 'group', groupId })
 }
 
 type FailedProps = {
@@ -181,7 +175,7 @@ function Failed({ sheet, item, change, onMistake, onAsk }: FailedProps) {
         </p>
         <div className="flex flex-wrap gap-3">
           {other && (
-            <Button look="main" disabled={change.isPending} onClick={() => change.mutate(other.groupId)}>
+            <Button look="main" onClick={() => change(other.groupId)}>
               Look among: {other.title}
             </Button>
           )}

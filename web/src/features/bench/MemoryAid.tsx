@@ -1,31 +1,24 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useKeptText } from '../../api/kept'
 import { limits } from '../../api/limits'
-import { wordsOf } from '../../api/problem'
 import type { Bench, Character, Sheet } from '../../api/types'
-import { benchQuery, sendMemoryAid } from '../../common/bench/queries'
+import { useEnter } from '../../common/bench/useEnter'
 import { Button } from '../../ui/Button'
-import { Notice } from '../../ui/Notice'
 
 type Props = { readonly bench: Bench; readonly sheet: Sheet; readonly character: Character }
 
 /** The observer's own note on a character: what they go by, for their eyes alone. */
 export function MemoryAid({ bench, sheet, character }: Props) {
-  const queries = useQueryClient()
   const kept = bench.memoryAids[character.id] ?? ''
   const [draft, setDraft] = useKeptText(`aid.${sheet.groupId}.${character.id}`)
   const [open, setOpen] = useState(draft !== '')
   const [asked, setAsked] = useState(false)
-  const { surveyId, id: treeId } = bench.tree
-  const change = useMutation({
-    mutationFn: (body: string) => sendMemoryAid(sheet.groupId, character.id, body),
-    onSuccess: async () => {
-      await queries.invalidateQueries(benchQuery(surveyId, treeId))
-      setDraft('')
-      setOpen(false)
-    },
-  })
+  const enter = useEnter(bench.tree)
+  const keepNote = () => {
+    enter({ kind: 'aid', groupId: sheet.groupId, characterId: character.id, body: draft })
+    setDraft('')
+    setOpen(false)
+  }
   if (!open) {
     return (
       <p className="flex min-h-11 flex-wrap items-center gap-x-3">
@@ -63,11 +56,8 @@ export function MemoryAid({ bench, sheet, character }: Props) {
           onChange={(event) => setDraft(event.target.value)}
         />
       </label>
-      {change.isError && <Notice tone="wrong">{wordsOf(change.error)}</Notice>}
       <div className="flex gap-2">
-        <Button onClick={() => change.mutate(draft)} disabled={change.isPending}>
-          Keep the note
-        </Button>
+        <Button onClick={keepNote}>Keep the note</Button>
         <Button
           look="quiet"
           onClick={() => {

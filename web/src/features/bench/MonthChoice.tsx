@@ -1,26 +1,19 @@
 import { useQuery } from '@tanstack/react-query'
 import { wordsOf } from '../../api/problem'
-import type { Bench } from '../../api/types'
+import { type AsItStands, outlookQuery } from '../../common/bench/asItStands'
 import { timesIn } from '../../common/bench/judgementWords'
-import { outlookQuery } from '../../common/bench/queries'
 import { Notice } from '../../ui/Notice'
 import { monthAndYear } from '../../ui/words'
 
 type Props = {
-  readonly bench: Bench
+  readonly tree: AsItStands
   readonly month: number | undefined
   readonly onChoose: (month: number) => void
 }
 
 /** The coming twelve months, each with its chance to settle the tree. */
-export function MonthChoice({ bench, month, onChoose }: Props) {
-  const outlook = useQuery(
-    outlookQuery(
-      bench.tree.surveyId,
-      bench.tree.id,
-      bench.readings.map((one) => one.id),
-    ),
-  )
+export function MonthChoice({ tree, month, onChoose }: Props) {
+  const outlook = useQuery(outlookQuery(tree))
   if (outlook.isError) return <Notice tone="wrong">{wordsOf(outlook.error)}</Notice>
   if (!outlook.data) return <p role="status">Playing the coming year through …</p>
   const coming = [...outlook.data].sort((a, b) => a.year - b.year || a.month - b.month)
@@ -40,7 +33,7 @@ export function MonthChoice({ bench, month, onChoose }: Props) {
               checked={one.month === month}
               onChange={() => onChoose(one.month)}
             />
-            {one.month === bench.thisMonth ? 'later this month' : monthAndYear(one.month, one.year)}
+            {one.month === tree.bench.thisMonth ? 'later this month' : monthAndYear(one.month, one.year)}
             <span className="relative block border border-edge bg-card text-sm">
               <span
                 aria-hidden

@@ -3,7 +3,7 @@ import { type FormEvent, type KeyboardEvent, useRef, useState } from 'react'
 import { flushSync } from 'react-dom'
 import { useKeptText } from '../../api/kept'
 import type { Character, Sheet } from '../../api/types'
-import { outbox } from '../../common/bench/outbox'
+import { showEntered } from '../../common/bench/asItStands'
 import { meanOf, outermost, valueOn } from '../../common/bench/rulerScale'
 import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
@@ -80,7 +80,7 @@ export function NumberEntry({ sheet, character, values, covered, draftKey, onAdd
     let taken = false
     flushSync(() => {
       taken = take()
-      outbox.tellNow()
+      showEntered()
     })
     if (taken) field.current?.blur()
     else event.preventDefault()

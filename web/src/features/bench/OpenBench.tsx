@@ -1,9 +1,10 @@
 import { useEffect, useState } from 'react'
 import { useLocation, useNavigate, useSearchParams } from 'react-router'
 import type { Outcome } from '../../api/codes'
-import type { Bench, Determination, Sheet } from '../../api/types'
+import type { Determination } from '../../api/types'
+import type { AsItStands } from '../../common/bench/asItStands'
+import { Notice } from '../../ui/Notice'
 import { useKeys } from '../../ui/useKeys'
-import { useLate } from '../../ui/useLate'
 import { useNarrow } from '../../ui/useNarrow'
 import { Beam } from './Beam'
 import { BenchNotices } from './BenchNotices'
@@ -23,12 +24,13 @@ import { useCover } from './useCover'
 import { useWork } from './useWork'
 
 /** One tree: the path of checks, the check in hand, and what the readings amount to. */
-export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sheet: Sheet }) {
+export function OpenBench({ stands }: { readonly stands: AsItStands }) {
+  const { bench, sheet } = stands
   const navigate = useNavigate()
   const [search, setSearch] = useSearchParams()
   const narrow = useNarrow()
   const [part, setPart] = useState<Part>('check')
-  const work = useWork(bench)
+  const work = useWork(stands)
   // what is in hand stays there until its observer moves, however the ranking changes; the address says it, for a reload
   const [chosen, setChosen] = useState(() => {
     const asked = search.get('check')
@@ -46,18 +48,17 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
   const check = inHand?.kind === 'check' ? inHand.character.id : undefined
   const next = bench.suggested.find((one) => !work.entries.has(one.character))
   const waiting = work.unsent.filter((one) => !one.refused).length
-  const slow = useLate(waiting > 0)
   const refused = work.unsent.length - waiting
-  const stands = waiting === 0 ? bench.determinations.find((one) => one.id === bench.signedAs) : undefined
+  const standing = bench.determinations.find((one) => one.id === bench.signedAs)
   const sign = (asked: Outcome) =>
-    asked === 'taxon' && stands ? setSigned(stands) : setWanted({ outcome: asked, refused })
-  // what was entered just before is weighed first, so that the sentence to sign holds it; a slow server is not waited for,
-  // and nothing is signed over an entry that was refused meanwhile
+    asked === 'taxon' && standing ? setSigned(standing) : setWanted({ outcome: asked, refused })
+  // what was entered just before is weighed first, so that the sentence to sign holds it, and nothing is signed over an
+  // entry that was refused meanwhile
   useEffect(() => {
-    if (wanted === undefined || (waiting > 0 && !slow)) return
-    if (waiting === 0 && refused <= wanted.refused) setOutcome(wanted.outcome)
+    if (wanted === undefined) return
+    if (refused <= wanted.refused) setOutcome(wanted.outcome)
     setWanted(undefined)
-  }, [wanted, waiting, refused, slow])
+  }, [wanted, refused])
   // the command line sends a check by the address
   const location = useLocation()
   useEffect(() => {
@@ -98,7 +99,8 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
 
   return (
     <main className="flex min-h-0 flex-1 flex-col">
-      <ContextBar bench={bench} sheet={sheet} waiting={slow ? waiting : 0} />
+      {stands.warning && <Notice tone="wrong">{stands.warning}</Notice>}
+      <ContextBar bench={bench} sheet={sheet} />
       <div className="grid flex-1 lg:min-h-0 lg:grid-cols-[19.5rem_minmax(0,1fr)_21rem] lg:grid-rows-1">
         {(!narrow || part === 'path') && (
           <Path bench={bench} sheet={sheet} work={work} inHand={chosen} onChoose={takeUp} narrow={narrow} />
@@ -138,11 +140,9 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
             </div>
             <div className="border-t border-line bg-paper p-3 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-15 max-lg:z-10 short:static">
               <SignPanel
-                bench={bench}
-                sheet={sheet}
-                disabled={slow}
+                tree={stands}
                 outcome={outcome}
-                stands={stands}
+                stands={standing}
                 told={signed}
                 onSign={sign}
                 onSigned={(one) => {
@@ -159,7 +159,7 @@ export function OpenBench({ bench, sheet }: { readonly bench: Bench; readonly sh
         )}
       </div>
       {narrow && (
-        <PartBar bench={bench} sheet={sheet} part={part} signed={stands !== undefined} onPart={show} />
+        <PartBar bench={bench} sheet={sheet} part={part} signed={standing !== undefined} onPart={show} />
       )}
       <Guide bench={bench} work={work} part={part} narrow={narrow} onPart={show} />
     </main>

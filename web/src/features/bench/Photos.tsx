@@ -1,38 +1,38 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { Camera } from 'lucide-react'
-import { useRef, useState } from 'react'
-import { wordsOf } from '../../api/problem'
-import type { Bench } from '../../api/types'
-import { benchQuery, photoAddress, sendPhoto } from '../../common/bench/queries'
+import { useEffect, useRef, useState } from 'react'
+import type { Bench, KeptPhoto } from '../../api/types'
+import { fileOf, keepFile } from '../../common/bench/outboxFiles'
+import { photoAddress } from '../../common/bench/queries'
+import { useEnter } from '../../common/bench/useEnter'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { Sheet } from '../../ui/Sheet'
 
 const KINDS = 'image/jpeg,image/png,image/webp'
 
-type Picked = { readonly id: string; readonly file: File }
-
 /** Photos of one character, and one more from the device. A photo stays here until the server has it. */
 export function Photos({ bench, character }: { readonly bench: Bench; readonly character: string }) {
-  const queries = useQueryClient()
-  const { surveyId, id: treeId } = bench.tree
   const field = useRef<HTMLInputElement>(null)
-  const [picked, setPicked] = useState<Picked>()
+  const enter = useEnter(bench.tree)
   const [openId, setOpenId] = useState<string>()
-  const send = useMutation({
-    mutationFn: ({ id, file }: Picked) => sendPhoto(surveyId, treeId, id, character, file),
-    onSuccess: (answer) => {
-      queries.setQueryData(benchQuery(surveyId, treeId).queryKey, answer)
-      setPicked(undefined)
-    },
-  })
+  const [unkept, setUnkept] = useState<File>()
+  const keep = async (file: File) => {
+    const id = crypto.randomUUID()
+    try {
+      await keepFile(id, file)
+    } catch {
+      setUnkept(file)
+      return
+    }
+    setUnkept(undefined)
+    enter({ kind: 'photo', character, name: file.name, sizeBytes: file.size }, id)
+  }
   const pick = (file: File | undefined) => {
-    if (!file) return
-    const one = { id: crypto.randomUUID(), file }
-    setPicked(one)
-    send.mutate(one)
+    if (file) void keep(file)
     if (field.current) field.current.value = '' // so that the same file can be chosen again
   }
+  const open = bench.photos.find((one) => one.id === openId)
   return (
     <>
       <input
@@ -44,9 +44,9 @@ export function Photos({ bench, character }: { readonly bench: Bench; readonly c
         tabIndex={-1}
         onChange={(event) => pick(event.target.files?.[0])}
       />
-      <Button onClick={() => field.current?.click()} disabled={send.isPending}>
+      <Button onClick={() => field.current?.click()}>
         <Camera aria-hidden className="mr-2 inline size-4" />
-        {send.isPending ? 'Sending the photo …' : 'Photo'}
+        Photo
       </Button>
       {bench.photos
         .filter((one) => one.character === character)
@@ -57,26 +57,21 @@ export function Photos({ bench, character }: { readonly bench: Bench; readonly c
             className="size-11 overflow-hidden rounded-plain border border-ink"
             onClick={() => setOpenId(one.id)}
           >
-            <img
-              src={photoAddress(surveyId, treeId, one.id)}
+            <Picture
+              tree={bench.tree}
+              photo={one}
               alt={`No. ${i + 1} of this check`}
               className="size-full object-cover"
             />
           </button>
         ))}
-      {send.isError && picked && (
+      {unkept && (
         <div className="w-full">
           <Notice tone="wrong">
-            {wordsOf(send.error)} The photo “{picked.file.name}” is not stored.{' '}
-            <Button onClick={() => send.mutate(picked)}>Try again</Button>{' '}
-            <Button
-              onClick={() => {
-                setPicked(undefined)
-                send.reset()
-              }}
-            >
-              Drop it
-            </Button>
+            This device has no room for the photo “{unkept.name}”, so it is not kept; everything else is. Let
+            plots go that are along, or free some room, then try again.{' '}
+            <Button onClick={() => void keep(unkept)}>Try again</Button>{' '}
+            <Button onClick={() => setUnkept(undefined)}>Drop it</Button>
           </Notice>
         </div>
       )}
@@ -85,10 +80,40 @@ export function Photos({ bench, character }: { readonly bench: Bench; readonly c
         open={openId !== undefined}
         onOpenChange={(stays) => !stays && setOpenId(undefined)}
       >
-        {openId && (
-          <img src={photoAddress(surveyId, treeId, openId)} alt="In full" className="mx-auto max-h-[75dvh]" />
-        )}
+        {open && <Picture tree={bench.tree} photo={open} alt="In full" className="mx-auto max-h-[75dvh]" />}
       </Sheet>
     </>
+  )
+}
+
+type PictureProps = {
+  readonly tree: Bench['tree']
+  readonly photo: KeptPhoto
+  readonly alt: string
+  readonly className: string
+}
+
+/** A photo, from this device as long as the server does not have it. */
+function Picture({ tree, photo, alt, className }: PictureProps) {
+  const waits = photo.sha256 === ''
+  const file = useQuery({
+    queryKey: ['photo here', photo.id],
+    queryFn: async () => (await fileOf(photo.id)) ?? null,
+    enabled: waits,
+    staleTime: Number.POSITIVE_INFINITY,
+  })
+  const [here, setHere] = useState<string>()
+  const blob = file.data
+  useEffect(() => {
+    if (!blob) return
+    const address = URL.createObjectURL(blob)
+    setHere(address)
+    return () => URL.revokeObjectURL(address)
+  }, [blob])
+  const address = waits ? here : photoAddress(tree.surveyId, tree.id, photo.id)
+  return address ? (
+    <img src={address} alt={alt} className={className} />
+  ) : (
+    <span className="sr-only">{alt}</span>
   )
 }

@@ -1,30 +1,53 @@
-import { notifyManager, useQueryClient } from '@tanstack/react-query'
+import { notifyManager, type QueryClient, useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { useObserver } from '../../api/observer'
-import { outbox } from '../../common/bench/outbox'
-import { benchQuery, sendEntered } from '../../common/bench/queries'
+import { sendElsewhere } from '../../common/bench/handIn'
+import { outbox, type Send } from '../../common/bench/outbox'
+import { benchQuery, sendOnCall } from '../../common/bench/queries'
 import type { Unsent } from '../../common/bench/unsent'
 
 // listeners hear of new data before the page is drawn, so that the Bench draws an answer and the emptied outbox in one go
 notifyManager.setScheduler(queueMicrotask)
 
-/** Sends the outbox whatever page is open, and puts what the server answers where the Bench finds it. */
+/** Sends the outbox whatever page is open, and puts what the server answers where the pages find it. */
 export function Sending() {
   const observer = useObserver().callSign
   const queries = useQueryClient()
   useEffect(
     () =>
-      outbox.start(
-        observer,
-        async (unsent: Unsent) => {
-          const answer = await sendEntered(unsent)
-          const bench = benchQuery(unsent.surveyId, unsent.treeId)
-          await queries.cancelQueries(bench)
-          return () => queries.setQueryData(bench.queryKey, answer)
-        },
-        ({ surveyId, treeId }) => queries.refetchQueries(benchQuery(surveyId, treeId)),
-      ),
+      outbox.start(observer, senderTo(queries), async ({ surveyId, treeId }) => {
+        if (treeId !== '') await queries.refetchQueries(benchQuery(surveyId, treeId))
+      }),
     [observer, queries],
   )
   return null
+}
+
+function senderTo(queries: QueryClient): Send {
+  return async (unsent: Unsent) => {
+    const { surveyId, treeId, entered } = unsent
+    switch (entered.kind) {
+      case 'aid':
+        await sendElsewhere(unsent, entered)
+        return () => void queries.invalidateQueries(benchQuery(surveyId, treeId))
+      case 'tree':
+      case 'closed':
+        await sendElsewhere(unsent, entered)
+        return () => void queries.invalidateQueries({ queryKey: ['surveys', surveyId] })
+      default: {
+        const answer = await sendOnCall(unsent, entered)
+        const bench = benchQuery(surveyId, treeId)
+        await queries.cancelQueries(bench)
+        return () => {
+          queries.setQueryData(bench.queryKey, answer)
+          if (entered.kind === 'signature') {
+            void queries.invalidateQueries({
+              queryKey: ['surveys', surveyId],
+              predicate: ({ queryKey }) => queryKey[2] !== 'trees',
+            })
+          }
+        }
+      }
+    }
+  }
 }

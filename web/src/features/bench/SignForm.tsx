@@ -4,6 +4,7 @@ import { useKeptText } from '../../api/kept'
 import { limits } from '../../api/limits'
 import { wordsOf } from '../../api/problem'
 import type { Bench, Determination, Sheet as GroupSheet } from '../../api/types'
+import type { AsItStands } from '../../common/bench/asItStands'
 import { checkName, decidingBalance, taxonName } from '../../common/bench/judgementWords'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
@@ -14,8 +15,7 @@ import { keepReasons, reasonsOf } from './reasons'
 import { useSigning } from './useSigning'
 
 type Props = {
-  readonly bench: Bench
-  readonly sheet: GroupSheet
+  readonly tree: AsItStands
   readonly outcome: Outcome
   readonly onDone: (signed: Determination) => void
 }
@@ -23,7 +23,8 @@ type Props = {
 const FIELD = 'mt-1 block w-full rounded-plain border border-edge bg-card p-3 font-normal'
 
 /** Signs one outcome; what is written is kept in the browser until the server has it. */
-export function SignForm({ bench, sheet, outcome, onDone }: Props) {
+export function SignForm({ tree, outcome, onDone }: Props) {
+  const { bench, sheet } = tree
   const { id: treeId } = bench.tree
   const { judgement } = bench
   const lead = decidingBalance(bench).lead
@@ -32,7 +33,7 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
   const [month, setMonth] = useState<number>()
   const [voucher, setVoucher] = useKeptText(`voucher.${treeId}`)
   const [note, setNote] = useKeptText(`note.${treeId}`)
-  const sign = useSigning(bench, (signed) => {
+  const sign = useSigning(tree, (signed) => {
     setNote('')
     setVoucher('')
     if (signed) onDone(signed)
@@ -97,7 +98,7 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
           </label>
         </>
       )}
-      {outcome === 'come-back' && <MonthChoice bench={bench} month={month} onChoose={setMonth} />}
+      {outcome === 'come-back' && <MonthChoice tree={tree} month={month} onChoose={setMonth} />}
       {outcome === 'laboratory' && (
         <p>
           The tree stays open until the laboratory answers. Take no more than local collecting rules allow.
@@ -139,7 +140,9 @@ export function SignForm({ bench, sheet, outcome, onDone }: Props) {
   )
 }
 
-type ConfirmedProps = Pick<Props, 'bench' | 'sheet'> & {
+type ConfirmedProps = {
+  readonly bench: Bench
+  readonly sheet: GroupSheet
   readonly confirming: readonly string[]
   readonly onChange: (confirming: readonly string[]) => void
 }

@@ -1,6 +1,7 @@
 import { PenLine } from 'lucide-react'
 import type { Outcome } from '../../api/codes'
-import type { Bench, Determination, Sheet as GroupSheet } from '../../api/types'
+import type { Bench, Determination } from '../../api/types'
+import type { AsItStands } from '../../common/bench/asItStands'
 import { decidingBalance, taxonName } from '../../common/bench/judgementWords'
 import { Button } from '../../ui/Button'
 import { Sheet } from '../../ui/Sheet'
@@ -8,10 +9,7 @@ import { SignedNote } from './SignedNote'
 import { SignForm } from './SignForm'
 
 type Props = {
-  readonly bench: Bench
-  readonly sheet: GroupSheet
-  /** While something that was entered is not weighed yet. */
-  readonly disabled: boolean
+  readonly tree: AsItStands
   /** What is being signed; undefined: nothing. */
   readonly outcome: Outcome | undefined
   /** What this observer signed last, as long as no reading changed since; undefined: nothing stands like that. */
@@ -38,7 +36,8 @@ const OTHERS = [
 
 /** What can be signed: the lead, a date to come back, a sample for the laboratory, or the group. */
 export function SignPanel(props: Props) {
-  const { bench, sheet, disabled, outcome, stands, told, onSign, onSigned, onClose } = props
+  const { tree, outcome, stands, told, onSign, onSigned, onClose } = props
+  const { bench, sheet } = tree
   const lead = taxonName(sheet, decidingBalance(bench).lead)
   return (
     <div className="grid gap-2" data-guide="sign">
@@ -47,17 +46,12 @@ export function SignPanel(props: Props) {
           Signed {stands.outcome === 'taxon' ? stands.commonName : 'already'}, look again
         </Button>
       ) : (
-        <SignButton bench={bench} lead={lead} disabled={disabled} onSign={() => onSign('taxon')} />
+        <SignButton bench={bench} lead={lead} onSign={() => onSign('taxon')} />
       )}
       <div className="grid grid-cols-[1.25fr_1fr_1.2fr] gap-2">
         {OTHERS.filter(([other]) => other !== 'laboratory' || bench.tree.laboratoryUsed).map(
           ([other, words, key]) => (
-            <Button
-              key={other}
-              className="whitespace-nowrap px-1! text-sm"
-              disabled={disabled}
-              onClick={() => onSign(other)}
-            >
+            <Button key={other} className="whitespace-nowrap px-1! text-sm" onClick={() => onSign(other)}>
               {words} <kbd className="figure font-normal max-lg:hidden">{key}</kbd>
             </Button>
           ),
@@ -68,7 +62,7 @@ export function SignPanel(props: Props) {
         open={outcome !== undefined}
         onOpenChange={(stays) => !stays && onClose()}
       >
-        {outcome && <SignForm bench={bench} sheet={sheet} outcome={outcome} onDone={onSigned} />}
+        {outcome && <SignForm tree={tree} outcome={outcome} onDone={onSigned} />}
       </Sheet>
       <SignedNote bench={bench} sheet={sheet} signed={told} onClose={onClose} />
     </div>
@@ -78,27 +72,22 @@ export function SignPanel(props: Props) {
 type ButtonProps = {
   readonly bench: Bench
   readonly lead: string
-  readonly disabled: boolean
   readonly onSign: () => void
 }
 
 /** It never looks ready when it is not: then it says what is missing, in its own words. */
-function SignButton({ bench, lead, disabled, onSign }: ButtonProps) {
+function SignButton({ bench, lead, onSign }: ButtonProps) {
   const [first, ...more] = bench.missing
   if (first === undefined) {
     return (
-      <Button look="main" className="h-15 text-lg leading-tight" disabled={disabled} onClick={onSign}>
+      <Button look="main" className="h-15 text-lg leading-tight" onClick={onSign}>
         <PenLine aria-hidden className="mr-2 inline size-5" />
         Sign {lead} <kbd className="figure ml-1 font-normal max-lg:hidden">g</kbd>
       </Button>
     )
   }
   return (
-    <Button
-      className="h-15 border-dashed bg-paper! px-2! text-[0.95rem] leading-tight"
-      disabled={disabled}
-      onClick={onSign}
-    >
+    <Button className="h-15 border-dashed bg-paper! px-2! text-[0.95rem] leading-tight" onClick={onSign}>
       Not yet: {first}
       {more.length > 0 && ` · ${more.length} more`} <kbd className="figure font-normal max-lg:hidden">g</kbd>
     </Button>

@@ -2,16 +2,20 @@ import { useQuery } from '@tanstack/react-query'
 import { ArrowUp } from 'lucide-react'
 import { useEffect, useRef } from 'react'
 import { useNavigate } from 'react-router'
+import { useObserver } from '../../api/observer'
 import { wordsOf } from '../../api/problem'
 import type { Bench, Determination, Sheet as GroupSheet } from '../../api/types'
 import { shortName } from '../../common/bench/judgementWords'
+import { useOutbox } from '../../common/bench/outbox'
 import { signedTitle } from '../../common/bench/outcomeWords'
 import { nextTreeQuery } from '../../common/bench/queries'
+import { nextHereQuery, usePlotHere } from '../../common/plot/treesHere'
 import { reasonOf } from '../../common/review/caseWords'
 import { caseOfTreeQuery } from '../../common/review/queries'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { Sheet } from '../../ui/Sheet'
+import { useLate } from '../../ui/useLate'
 import { amid, monthAndYear } from '../../ui/words'
 
 type Props = {
@@ -48,7 +52,14 @@ type ToldProps = {
 function Told({ bench, sheet, signed, next, onClose }: ToldProps) {
   const { surveyId, id: treeId, plotId } = bench.tree
   const navigate = useNavigate()
-  const onward = useQuery(nextTreeQuery(surveyId, treeId, signed.id))
+  const waits = useWaits(signed)
+  const { trees } = usePlotHere(surveyId, plotId)
+  const asked = useQuery({ ...nextTreeQuery(surveyId, treeId, signed.id), enabled: !waits })
+  const here = useQuery({
+    ...nextHereQuery(treeId, trees ?? [], signed.id),
+    enabled: waits && trees !== undefined,
+  })
+  const onward = waits ? here : asked
   const to = onward.data
   useEffect(() => {
     if (to) next.current?.focus() // so that Enter goes there
@@ -73,7 +84,13 @@ function Told({ bench, sheet, signed, next, onClose }: ToldProps) {
         <Button look="quiet" onClick={onClose}>
           Stay with this tree
         </Button>
-        <Button ref={next} look="main" className="min-h-15 text-lg" disabled={onward.isPending} onClick={go}>
+        <Button
+          ref={next}
+          look="main"
+          className="min-h-15 text-lg"
+          disabled={onward.isPending && !waits}
+          onClick={go}
+        >
           {to?.id ? (
             <>
               Next tree {to.tag}{' '}
@@ -95,18 +112,38 @@ function Told({ bench, sheet, signed, next, onClose }: ToldProps) {
   )
 }
 
+/** Whether a signature is still to be handed in. */
+function useWaits(signed: Determination): boolean {
+  return useOutbox(useObserver().callSign).some((one) => one.id === signed.id)
+}
+
 /** Whether it stands, goes to review and why, comes back, or waits for the laboratory. */
 function WhatFollows({ bench, signed }: { readonly bench: Bench; readonly signed: Determination }) {
   const { surveyId, id } = bench.tree
-  const found = useQuery({ ...caseOfTreeQuery(surveyId, id), refetchOnMount: 'always' })
+  const waits = useWaits(signed)
+  const late = useLate(waits)
+  const found = useQuery({
+    ...caseOfTreeQuery(surveyId, id),
+    queryKey: [...caseOfTreeQuery(surveyId, id).queryKey, signed.id],
+    enabled: !waits,
+    refetchOnMount: 'always',
+  })
   if (signed.outcome === 'come-back' && signed.month && signed.year) {
     return <p>It is on your list again in {monthAndYear(signed.month, signed.year)}.</p>
   }
   if (signed.outcome === 'laboratory') {
     return <p>It stays open until the laboratory answers. Take no more than local collecting rules allow.</p>
   }
+  if (waits && late) {
+    return (
+      <p>
+        It is kept on this device and handed in as soon as there is a network; then it is told whether it goes
+        to review.
+      </p>
+    )
+  }
   if (found.isError) return <Notice tone="wrong">{wordsOf(found.error)}</Notice>
-  if (found.isFetching) return <p role="status">Looking what follows …</p>
+  if (waits || found.isFetching) return <p role="status">Looking what follows …</p>
   const open = found.data && found.data.state !== 'settled' ? found.data : undefined
   if (!open) return <p>It stands. If you sign this tree again, the later signature counts.</p>
   return (

@@ -32,5 +32,14 @@ export function Told({ bench, work, check }: Props) {
 }
 
 function isAbout({ entered }: Unsent, check: string | undefined): boolean {
-  return entered.kind === 'reading' ? entered.reading.character === check : check === undefined
+  switch (entered.kind) {
+    case 'reading':
+      return entered.reading.character === check
+    case 'photo':
+      return entered.character === check
+    case 'aid':
+      return entered.characterId === check
+    default:
+      return check === undefined
+  }
 }

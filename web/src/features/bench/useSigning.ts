@@ -1,40 +1,27 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { keep, readKept } from '../../api/kept'
+import { useMutation } from '@tanstack/react-query'
 import { useObserver } from '../../api/observer'
-import { Problem } from '../../api/problem'
-import type { Bench, Determination, NewDetermination } from '../../api/types'
-import { benchQuery, sendDetermination } from '../../common/bench/queries'
+import type { Determination, NewDetermination } from '../../api/types'
+import { type AsItStands, signatureOn } from '../../common/bench/asItStands'
+import { useEnter } from '../../common/bench/useEnter'
 import { keepReasons } from './reasons'
 import { forgetUndo } from './undo'
 
-/** Signs the observer's call, under one id until it is answered, so that a retry does not sign twice. */
-export function useSigning(bench: Bench, onSigned: (signed: Determination | undefined) => void) {
-  const queries = useQueryClient()
+/** Signs the observer's call: it is looked at here whether it can be, and handed in as everything else. */
+export function useSigning(stands: AsItStands, onSigned: (signed: Determination | undefined) => void) {
   const observer = useObserver().callSign
-  const { surveyId, id: treeId } = bench.tree
-  const idKey = `signing.${treeId}`
+  const { tree } = stands.bench
+  const enter = useEnter(tree)
   return useMutation({
     mutationFn: async (signed: NewDetermination) => {
-      const id = readKept(idKey, '') || crypto.randomUUID()
-      keep(idKey, id)
-      try {
-        return await sendDetermination(surveyId, treeId, id, signed)
-      } catch (error) {
-        if (error instanceof Problem) keep(idKey, undefined)
-        throw error
-      }
+      const id = crypto.randomUUID()
+      const signature = await signatureOn(stands, signed, id, observer)
+      enter({ kind: 'signature', signed }, id)
+      return signature
     },
-    onSuccess: (answer) => {
-      keep(idKey, undefined)
-      forgetUndo(observer, treeId)
-      keepReasons(treeId, {})
-      queries.setQueryData(benchQuery(surveyId, treeId).queryKey, answer)
-      queries.invalidateQueries({
-        queryKey: ['surveys', surveyId],
-        predicate: ({ queryKey }) => queryKey[2] !== 'trees',
-      })
-      onSigned(answer.determinations.find((one) => one.observer === observer && !one.superseded))
+    onSuccess: (signature) => {
+      forgetUndo(observer, tree.id)
+      keepReasons(tree.id, {})
+      onSigned(signature)
     },
-    onError: () => queries.invalidateQueries(benchQuery(surveyId, treeId)),
   })
 }

@@ -1,10 +1,11 @@
 import { useCallback, useMemo, useState } from 'react'
 import type { GateMark } from '../../api/codes'
 import { useObserver } from '../../api/observer'
-import type { Bench, NewReading } from '../../api/types'
+import type { NewReading } from '../../api/types'
+import type { AsItStands } from '../../common/bench/asItStands'
 import { type Entry, entriesOf, marksOf } from '../../common/bench/entries'
-import { outbox, useUnsent } from '../../common/bench/outbox'
 import type { Entered, Unsent } from '../../common/bench/unsent'
+import { useEnter } from '../../common/bench/useEnter'
 import { forgetReason } from './reasons'
 import { backToMark, backToReading, popUndo, rememberUndo } from './undo'
 
@@ -22,10 +23,10 @@ export type Work = {
   readonly told: string | undefined
 }
 
-export function useWork(bench: Bench): Work {
+export function useWork({ bench, unsent }: AsItStands): Work {
   const observer = useObserver().callSign
-  const { surveyId, id: treeId } = bench.tree
-  const unsent = useUnsent(observer, treeId)
+  const { id: treeId } = bench.tree
+  const add = useEnter(bench.tree)
   const entries = useMemo(() => entriesOf(bench, unsent), [bench, unsent])
   const marks = useMemo(() => marksOf(bench, unsent), [bench, unsent])
   const [told, setTold] = useState<string>()
@@ -34,9 +35,9 @@ export function useWork(bench: Bench): Work {
       // a reason was written against a reading; with the reading it goes
       if (entered.kind === 'reading' && entered.reading.withdrawn)
         forgetReason(treeId, entered.reading.character)
-      outbox.add({ id: crypto.randomUUID(), observer, surveyId, treeId, entered, at: Date.now() })
+      add(entered)
     },
-    [observer, surveyId, treeId],
+    [add, treeId],
   )
   const isSigned = bench.determinations.some((one) => one.observer === observer)
   return {

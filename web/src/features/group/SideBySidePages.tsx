@@ -4,9 +4,8 @@ import { groupsQuery } from '../../api/groups'
 import { useObserver } from '../../api/observer'
 import { wordsOf } from '../../api/problem'
 import { sheetQuery } from '../../api/sheets'
+import { useAsItStands } from '../../common/bench/asItStands'
 import { entriesOf } from '../../common/bench/entries'
-import { useUnsent } from '../../common/bench/outbox'
-import { benchQuery } from '../../common/bench/queries'
 import { Notice } from '../../ui/Notice'
 import { GroupTabs } from './GroupTabs'
 import { SideBySide } from './SideBySide'
@@ -39,31 +38,25 @@ export function GroupSideBySide() {
 /** The candidates of a tree side by side, with what was read on it. */
 export function TreeSideBySide() {
   const { surveyId = '', treeId = '' } = useParams()
-  const observer = useObserver().callSign
-  const bench = useQuery(benchQuery(surveyId, treeId))
-  const sheet = useQuery({
-    ...sheetQuery(bench.data?.sheetVersionId ?? ''),
-    enabled: bench.data !== undefined,
-  })
-  const unsent = useUnsent(observer, treeId)
-  const failed = bench.error ?? sheet.error
-  if (failed && !bench.data) return <Failed words={wordsOf(failed)} />
-  if (!bench.data || !sheet.data) return <Fetching />
-  const { lead, rival } = bench.data.figures.withSurroundings
-  const others = sheet.data.taxa.map((one) => one.id).filter((id) => id !== lead && id !== rival)
+  const stands = useAsItStands(useObserver().callSign, surveyId, treeId)
+  if (stands instanceof Error) return <Failed words={wordsOf(stands)} />
+  if (!stands) return <Fetching />
+  const { bench, sheet, unsent } = stands
+  const { lead, rival } = bench.figures.withSurroundings
+  const others = sheet.taxa.map((one) => one.id).filter((id) => id !== lead && id !== rival)
   return (
     <SideBySide
-      sheet={sheet.data}
-      month={bench.data.circumstances.month}
-      stage={bench.data.circumstances.stage}
-      entries={entriesOf(bench.data, unsent)}
+      sheet={sheet}
+      month={bench.circumstances.month}
+      stage={bench.circumstances.stage}
+      entries={entriesOf(bench, unsent)}
       first={[lead, rival, ...others]}
       back={
         <Link
           to={`/surveys/${surveyId}/trees/${treeId}`}
           className="inline-flex min-h-11 items-center font-semibold text-thistle underline"
         >
-          Back to {bench.data.tree.plotCode}, tree {bench.data.tree.tag}
+          Back to {bench.tree.plotCode}, tree {bench.tree.tag}
         </Link>
       }
     />

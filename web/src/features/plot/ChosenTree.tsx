@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { wordsOf } from '../../api/problem'
 import type { Group, NamedTaxon, TreeRow } from '../../api/types'
-import { strikeTree } from '../../common/plot/queries'
+import { strikeTree } from '../../common/bench/handIn'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { Sheet } from '../../ui/Sheet'
@@ -14,6 +14,7 @@ import { TreeForm } from './TreeForm'
 type Props = {
   readonly surveyId: string
   readonly plotId: string
+  readonly plotCode: string
   readonly tree: TreeRow
   readonly trees: readonly TreeRow[]
   readonly taxa: readonly NamedTaxon[]
@@ -22,7 +23,7 @@ type Props = {
 }
 
 /** The tree that is chosen on the map or in the table, and what can be done with it. */
-export function ChosenTree({ surveyId, plotId, tree, trees, taxa, groups, locked }: Props) {
+export function ChosenTree({ surveyId, plotId, plotCode, tree, trees, taxa, groups, locked }: Props) {
   const queries = useQueryClient()
   const [sheet, setSheet] = useState<'edit' | 'history'>()
   const bearer = trees.find((one) => one.id === tree.cloneOf)
@@ -78,6 +79,7 @@ export function ChosenTree({ surveyId, plotId, tree, trees, taxa, groups, locked
           <History surveyId={surveyId} treeId={tree.id} />
         ) : (
           <TreeForm
+            plotCode={plotCode}
             surveyId={surveyId}
             plotId={plotId}
             tree={tree}

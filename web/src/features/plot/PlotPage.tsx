@@ -2,10 +2,14 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { groupsQuery } from '../../api/groups'
+import { useObserver } from '../../api/observer'
 import { Problem, wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
 import type { Plot, TreeRow } from '../../api/types'
-import { plotQuery, plotTreesQuery, sendPlotClosed, taxaQuery } from '../../common/plot/queries'
+import { TakePlotAlong } from '../../common/along/TakeAlong'
+import { handIn } from '../../common/bench/handIn'
+import { taxaQuery } from '../../common/plot/queries'
+import { usePlotHere } from '../../common/plot/treesHere'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
@@ -22,17 +26,18 @@ import { TreeTable } from './TreeTable'
 /** One plot: its stems on the map and in the table, and the line in which new ones are entered. */
 export function PlotPage() {
   const { surveyId = '', plotId = '' } = useParams()
-  const plot = useQuery(plotQuery(surveyId, plotId))
-  const trees = useQuery(plotTreesQuery(surveyId, plotId))
-  const error = plot.error ?? trees.error
+  const { plot, trees, error, away } = usePlotHere(surveyId, plotId)
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4 lg:flex lg:flex-col lg:overflow-hidden">
       {error && <Notice tone="wrong">{wordsOf(error)}</Notice>}
-      {!error && !(plot.data && trees.data) && <p role="status">Fetching the plot …</p>}
-      {plot.data && trees.data && <OpenPlot surveyId={surveyId} plot={plot.data} trees={trees.data} />}
+      {!error && !(plot && trees) && <p role="status">{away ? NOT_ALONG : 'Fetching the plot …'}</p>}
+      {plot && trees && <OpenPlot surveyId={surveyId} plot={plot} trees={trees} />}
     </main>
   )
 }
+
+const NOT_ALONG =
+  'There is no network, and this plot is not along. What is along is named under “Today”; this page opens by itself when there is a network.'
 
 const SHOWN = [
   { value: 'all', text: 'all' },
@@ -108,6 +113,7 @@ function OpenPlot({ surveyId, plot, trees }: OpenProps) {
           )}
           {chosen ? (
             <ChosenTree
+              plotCode={plot.code}
               key={chosen.id}
               surveyId={surveyId}
               plotId={plot.id}
@@ -151,10 +157,19 @@ type HeadProps = {
 
 function PlotHead({ surveyId, plot, surveyClosed, stems }: HeadProps) {
   const queries = useQueryClient()
+  const observer = useObserver().callSign
   const [editing, setEditing] = useState(false)
   const close = useMutation({
-    mutationFn: (closed: boolean) => sendPlotClosed(surveyId, plot.id, closed),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['surveys', surveyId] }),
+    mutationFn: (closed: boolean) =>
+      handIn({
+        id: crypto.randomUUID(),
+        observer,
+        surveyId,
+        treeId: '',
+        where: plot.code,
+        entered: { kind: 'closed', plotId: plot.id, closed },
+      }),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: ['surveys', surveyId] }),
   })
   const blockers = close.error instanceof Problem ? close.error.refusals : []
   return (
@@ -174,6 +189,7 @@ function PlotHead({ surveyId, plot, surveyClosed, stems }: HeadProps) {
           <Link to="/plots" className="inline-flex min-h-11 items-center px-2 font-semibold text-thistle">
             All plots
           </Link>
+          {!surveyClosed && <TakePlotAlong surveyId={surveyId} plotId={plot.id} />}
           {!surveyClosed && !plot.closedAt && <Button onClick={() => setEditing(true)}>Change plot</Button>}
           {!surveyClosed && (
             <Button onClick={() => close.mutate(!plot.closedAt)} disabled={close.isPending}>

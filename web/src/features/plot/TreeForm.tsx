@@ -2,9 +2,10 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
 import { choiceOf, HABITATS, ORIGINS, STAGES } from '../../api/codes'
 import { limits } from '../../api/limits'
+import { useObserver } from '../../api/observer'
 import { keptInstead, wordsOf, wrongAt } from '../../api/problem'
 import type { Group, NamedTaxon, Tree, TreeBody, TreeRow } from '../../api/types'
-import { sendTree } from '../../common/plot/queries'
+import { handIn } from '../../common/bench/handIn'
 import { AnyOf } from '../../ui/AnyOf'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
@@ -16,6 +17,7 @@ import { TextArea } from '../../ui/TextArea'
 type Props = {
   readonly surveyId: string
   readonly plotId: string
+  readonly plotCode: string
   readonly tree: TreeRow
   readonly trees: readonly TreeRow[]
   readonly taxa: readonly NamedTaxon[]
@@ -32,13 +34,22 @@ const MEASURES = [
 ] as const
 
 /** Changes a tree as it was entered. Where somebody else did so meanwhile, both versions are shown. */
-export function TreeForm({ surveyId, plotId, tree, trees, taxa, groups, onDone }: Props) {
+export function TreeForm({ surveyId, plotId, plotCode, tree, trees, taxa, groups, onDone }: Props) {
   const queries = useQueryClient()
+  const observer = useObserver().callSign
   const [body, setBody] = useState(() => bodyOf(tree))
   const change = useMutation({
-    mutationFn: (asked: TreeBody) => sendTree(surveyId, plotId, tree.id, asked),
-    onSuccess: async () => {
-      await queries.invalidateQueries({ queryKey: ['surveys', surveyId] })
+    mutationFn: (asked: TreeBody) =>
+      handIn({
+        id: crypto.randomUUID(),
+        observer,
+        surveyId,
+        treeId: tree.id,
+        where: `${plotCode}, tree ${asked.tag}`,
+        entered: { kind: 'tree', plotId, body: asked },
+      }),
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: ['surveys', surveyId] })
       onDone()
     },
   })

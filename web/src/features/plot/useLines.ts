@@ -1,9 +1,13 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
 import { useKeptText } from '../../api/kept'
+import { useObserver } from '../../api/observer'
 import { wordsOf } from '../../api/problem'
 import type { Plot, TreeRow } from '../../api/types'
-import { plotTreesQuery, sendTree } from '../../common/plot/queries'
+import { handIn } from '../../common/bench/handIn'
+import { outbox } from '../../common/bench/outbox'
+import { plotTreesQuery } from '../../common/plot/queries'
+import { treesHere } from '../../common/plot/treesHere'
 import { bodyOf, inPlot } from './lineInPlot'
 import { parseLine, type Vocabulary } from './quickEntry'
 
@@ -18,6 +22,7 @@ type Lines = {
 /** Lines of quick entry on their way into a plot; one that is sent again is the same tree. */
 export function useLines({ surveyId, plot, trees, vocabulary, onEntered }: Lines) {
   const queries = useQueryClient()
+  const observer = useObserver().callSign
   const [line, setLine] = useKeptText(`quick.${plot.id}`)
   const ids = useRef(new Map<string, string>())
   const store = async (text: string, known: readonly TreeRow[]) => {
@@ -26,16 +31,24 @@ export function useLines({ surveyId, plot, trees, vocabulary, onEntered }: Lines
     if (wrong.length > 0) throw new Error(wrong.join('. '))
     const id = ids.current.get(text) ?? crypto.randomUUID()
     ids.current.set(text, id)
-    const stored = await sendTree(surveyId, plot.id, id, bodyOf(parsed, known))
+    const body = bodyOf(parsed, known)
+    await handIn({
+      id: crypto.randomUUID(),
+      observer,
+      surveyId,
+      treeId: id,
+      where: `${plot.code}, tree ${body.tag}`,
+      entered: { kind: 'tree', plotId: plot.id, body },
+    })
     ids.current.delete(text)
-    return stored
+    return id
   }
   const enter = useMutation({
     mutationFn: () => store(line, trees),
-    onSuccess: (tree) => {
+    onSuccess: (treeId) => {
       setLine('')
-      onEntered(tree.id)
-      return queries.invalidateQueries({ queryKey: ['surveys', surveyId] })
+      onEntered(treeId)
+      void queries.invalidateQueries({ queryKey: ['surveys', surveyId] })
     },
   })
   return { line, setLine, enter, store }
@@ -50,6 +63,7 @@ type Pasted = Pick<Lines, 'surveyId' | 'plot' | 'trees'> & {
 /** Lines that were pasted together: stored one after the other, what cannot be is left with its reason. */
 export function usePasted({ surveyId, plot, trees, store, named }: Pasted) {
   const queries = useQueryClient()
+  const observer = useObserver().callSign
   const [left, setLeft] = useKeptText(`pasted.${plot.id}`)
   const [due, setDue] = useState<string>()
   const all = plotTreesQuery(surveyId, plot.id)
@@ -61,7 +75,8 @@ export function usePasted({ surveyId, plot, trees, store, named }: Pasted) {
       for (const [i, one] of text.split(/\r?\n/).entries()) {
         if (one.trim() === '') continue
         try {
-          await store(one.trim(), queries.getQueryData(all.queryKey) ?? trees)
+          const known = queries.getQueryData(all.queryKey) ?? trees
+          await store(one.trim(), treesHere(plot.id, known, outbox.of(observer)))
           stored++
           // the lines that follow are held against the trees that are there now, if the server tells them
           await queries.fetchQuery({ ...all, staleTime: 0, retry: false }).catch(() => undefined)

@@ -5,6 +5,7 @@ import { useObserver } from '../../api/observer'
 import { wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
 import type { Survey, Today } from '../../api/types'
+import { TakeTodayAlong } from '../../common/along/TakeAlong'
 import { timesIn } from '../../common/bench/judgementWords'
 import { todayQuery } from '../../common/bench/queries'
 import { plotsQuery } from '../../common/plot/queries'
@@ -50,85 +51,88 @@ function Lists({ surveyId }: { readonly surveyId: string }) {
   if (!today.data) return <p role="status">Looking what there is to do …</p>
   const { walk, walkInAll, settle, settleInAll } = today.data
   return (
-    <div className="mt-3 grid items-start gap-5 lg:grid-cols-3">
-      <List
-        title="Walk"
-        words="Plots with trees that nobody signed yet"
-        shown={walk.length}
-        inAll={walkInAll}
-      >
-        {walk.map((plot) => (
-          <li key={plot.id}>
-            <Link to={`/surveys/${surveyId}/plots/${plot.id}`} className={ROW}>
-              <span>
-                <span className="block font-semibold">{plot.code}</span>
-                <span className="block">
-                  {plot.open > 0 && `${plot.open} not signed`}
-                  {plot.begun > 0 && `, ${plot.begun} of them begun by you`}
-                  {plot.comeBackNow > 0 &&
-                    `${plot.open > 0 ? ', ' : ''}${plot.comeBackNow} to come back to this month`}
+    <>
+      <TakeTodayAlong surveyId={surveyId} today={today.data} />
+      <div className="mt-3 grid items-start gap-5 lg:grid-cols-3">
+        <List
+          title="Walk"
+          words="Plots with trees that nobody signed yet"
+          shown={walk.length}
+          inAll={walkInAll}
+        >
+          {walk.map((plot) => (
+            <li key={plot.id}>
+              <Link to={`/surveys/${surveyId}/plots/${plot.id}`} className={ROW}>
+                <span>
+                  <span className="block font-semibold">{plot.code}</span>
+                  <span className="block">
+                    {plot.open > 0 && `${plot.open} not signed`}
+                    {plot.begun > 0 && `, ${plot.begun} of them begun by you`}
+                    {plot.comeBackNow > 0 &&
+                      `${plot.open > 0 ? ', ' : ''}${plot.comeBackNow} to come back to this month`}
+                  </span>
                 </span>
-              </span>
-            </Link>
-          </li>
-        ))}
-      </List>
-      <List
-        title="Settle"
-        words={
-          <>
-            Your contested calls that {monthName(today.data.month)} can settle, each as a{' '}
-            <Term id="thistle" />
-          </>
-        }
-        shown={settle.length}
-        inAll={settleInAll}
-        after={<Waiting today={today.data} />}
-      >
-        {settle.map((call) => (
-          <li key={call.treeId}>
-            <Link to={`/surveys/${surveyId}/trees/${call.treeId}`} className={ROW}>
-              <Thistle figures={call.thistle} signed={false} className="size-11 shrink-0" />
-              <span>
-                <span className="block font-semibold">
-                  {call.plotCode}, tree {call.tag}: {call.thistle.leadName} or {call.thistle.rivalName}
+              </Link>
+            </li>
+          ))}
+        </List>
+        <List
+          title="Settle"
+          words={
+            <>
+              Your contested calls that {monthName(today.data.month)} can settle, each as a{' '}
+              <Term id="thistle" />
+            </>
+          }
+          shown={settle.length}
+          inAll={settleInAll}
+          after={<Waiting today={today.data} />}
+        >
+          {settle.map((call) => (
+            <li key={call.treeId}>
+              <Link to={`/surveys/${surveyId}/trees/${call.treeId}`} className={ROW}>
+                <Thistle figures={call.thistle} signed={false} className="size-11 shrink-0" />
+                <span>
+                  <span className="block font-semibold">
+                    {call.plotCode}, tree {call.tag}: {call.thistle.leadName} or {call.thistle.rivalName}
+                  </span>
+                  <span className="block">
+                    A visit now settles it {timesIn(call.chance)}
+                    {call.check && `; begin with “${call.check}”`}
+                    {call.leftForBest && `; in ${monthName(call.bestMonth)} ${timesIn(call.bestChance)}`}
+                  </span>
                 </span>
-                <span className="block">
-                  A visit now settles it {timesIn(call.chance)}
-                  {call.check && `; begin with “${call.check}”`}
-                  {call.leftForBest && `; in ${monthName(call.bestMonth)} ${timesIn(call.bestChance)}`}
+              </Link>
+            </li>
+          ))}
+        </List>
+        <List
+          title="Second look"
+          words={
+            observer.role === 'crew'
+              ? 'Trees to read without knowing what others made of them'
+              : 'Trees to read blind, and cases to decide'
+          }
+          shown={second.data?.rows.length ?? 0}
+          inAll={second.data?.inAll ?? 0}
+        >
+          {second.data?.rows.map((row) => (
+            <li key={row.id}>
+              <Link to={`/surveys/${surveyId}/review/${row.id}`} className={ROW}>
+                <span>
+                  <span className="block font-semibold">
+                    {row.plotCode}, tree {row.tag}
+                  </span>
+                  <span className="block text-quiet">
+                    {row.groupTitle}: {needOf(row)}
+                  </span>
                 </span>
-              </span>
-            </Link>
-          </li>
-        ))}
-      </List>
-      <List
-        title="Second look"
-        words={
-          observer.role === 'crew'
-            ? 'Trees to read without knowing what others made of them'
-            : 'Trees to read blind, and cases to decide'
-        }
-        shown={second.data?.rows.length ?? 0}
-        inAll={second.data?.inAll ?? 0}
-      >
-        {second.data?.rows.map((row) => (
-          <li key={row.id}>
-            <Link to={`/surveys/${surveyId}/review/${row.id}`} className={ROW}>
-              <span>
-                <span className="block font-semibold">
-                  {row.plotCode}, tree {row.tag}
-                </span>
-                <span className="block text-quiet">
-                  {row.groupTitle}: {needOf(row)}
-                </span>
-              </span>
-            </Link>
-          </li>
-        ))}
-      </List>
-    </div>
+              </Link>
+            </li>
+          ))}
+        </List>
+      </div>
+    </>
   )
 }
 

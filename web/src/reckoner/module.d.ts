@@ -1,0 +1,24 @@
+/// <reference types="vite-plugin-pwa/react" />
+/** The browser's core as the build makes it of Java; the names are those of its class Reckoner, which a test holds them to. */
+declare module 'goldthistle-reckoner' {
+  /** Keeps a version of a sheet, as its file, for the calls that are read on it. */
+  export function openSheet(versionId: string, version: number, file: unknown): void
+  /** Everything that the Bench shows of a call, with what was entered since; the month is today's, 1-12. */
+  export function layOut(begun: unknown, entered: readonly unknown[], month: number): unknown
+  /** In which months a call could be settled, seen from a month of a year. */
+  export function outlook(begun: unknown, entered: readonly unknown[], year: number, month: number): unknown
+  /** The state of a call that nobody has begun, on a tree as it was entered. */
+  export function untouched(
+    versionId: string,
+    tree: unknown,
+    rules: unknown,
+    lacking: readonly string[],
+    month: number,
+  ): unknown
+  /** How a tree looks in its plot's table and map, and whether something is left to do at it. */
+  export function look(stem: boolean, standsAs: string, contested: boolean, read: boolean): unknown
+  /** Where an observer goes on to in a plot, from a tree to the others that are open. */
+  export function next(here: unknown, others: readonly unknown[]): unknown
+  /** The first place where what was laid out here differs from what the server laid out; empty: they agree. */
+  export function difference(here: unknown, there: unknown): string
+}
