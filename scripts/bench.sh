@@ -73,6 +73,8 @@ measure_round_trip() {
   serve bench goldthistle_bench
   (cd "$ROOT/bench" && npm ci --silent --no-audit --no-fund)
   node "$ROOT/bench/key-press.mjs" "$(cat "$STATE/bench.url")" Dipper "$GOLDTHISTLE_DEMO_PASSPHRASE" >"$1/key-press.md"
+  node "$ROOT/bench/day.mjs" "$(cat "$STATE/bench.url")" Siskin "$GOLDTHISTLE_DEMO_PASSPHRASE" >"$1/day.md"
+  node "$ROOT/bench/along.mjs" "$(cat "$STATE/bench.url")" Siskin "$GOLDTHISTLE_DEMO_PASSPHRASE" >"$1/along.md"
   node "$ROOT/bench/gallery.mjs" "$(cat "$STATE/bench.url")" Dipper "$GOLDTHISTLE_DEMO_PASSPHRASE" >"$1/gallery.md"
   node "$ROOT/bench/round-trip.mjs" "$(cat "$STATE/bench.url")" Dipper "$GOLDTHISTLE_DEMO_PASSPHRASE" >"$1/round-trip.md"
   measure_lists "$1"
@@ -108,15 +110,32 @@ measure_lists() {
   done
 }
 
-# first_load: kilobytes that the first page fetches, compressed, without fonts; and those that opening a tree adds
+# first_load: kilobytes that the first page fetches, compressed, without fonts; what opening a tree adds; and all other pages
 first_load() {
-  local assets=$ROOT/web/target/classes/static/assets first=0 all=0 file size
-  for file in "$assets"/*.js "$assets"/*.css; do
-    size=$(gzip -9 -c "$file" | wc -c)
-    all=$((all + size))
-    if [[ $(basename "$file") == index-* ]]; then first=$((first + size)); fi
-  done
-  echo "The first page fetches $((first / 1000)) kB of scripts and styles, compressed, without fonts; all other pages together add $(((all - first) / 1000)) kB as they are opened."
+  local assets=$ROOT/web/target/classes/static/assets first bench all
+  first=$(loaded_with "$assets" index-)
+  bench=$(($(loaded_with "$assets" index- BenchPage- worker-) - first))
+  all=$(loaded_with "$assets" "")
+  echo "The first page fetches $((first / 1000)) kB of scripts and styles, compressed, without fonts; opening a tree adds $((bench / 1000)) kB, the core among them; all pages together come to $((all / 1000)) kB."
+}
+
+# loaded_with ASSETS BEGINNING...: bytes of the scripts and styles whose names begin so and of all that they import, compressed
+loaded_with() {
+  node - "$@" <<'JS'
+const { readdirSync, readFileSync } = require('node:fs')
+const { gzipSync } = require('node:zlib')
+const [, , folder, ...beginnings] = process.argv
+const files = readdirSync(folder).filter((name) => /\.(js|css)$/.test(name))
+const found = new Set()
+const take = (name) => {
+  if (found.has(name)) return
+  found.add(name)
+  const imports = readFileSync(`${folder}/${name}`, 'utf8').matchAll(/(?:from|import)"\.\/([^"]+\.js)"/g)
+  for (const [, other] of name.endsWith('.js') ? imports : []) take(other)
+}
+files.filter((name) => beginnings.some((one) => name.startsWith(one))).forEach(take)
+console.log([...found].reduce((sum, name) => sum + gzipSync(readFileSync(`${folder}/${name}`), { level: 9 }).length, 0))
+JS
 }
 
 write_benchmarks() {
@@ -187,5 +206,11 @@ $(cat "$1/key-press.md")
 $(cat "$1/gallery.md")
 
 $(first_load)
+
+## Without a network
+
+$(cat "$1/along.md")
+
+$(cat "$1/day.md")
 TXT
 }

@@ -158,7 +158,7 @@ serve_why() {
 # off the loopback only over TLS
 serve_tls() {
   SCHEME=http
-  unset SERVER_SERVLET_SESSION_COOKIE_SECURE SERVER_SSL_CERTIFICATE SERVER_SSL_CERTIFICATEPRIVATEKEY SERVER_SSL_KEYSTORE SERVER_SSL_KEYSTOREPASSWORD
+  unset GOLDTHISTLE_AUTHORITY SERVER_SERVLET_SESSION_COOKIE_SECURE SERVER_SSL_CERTIFICATE SERVER_SSL_CERTIFICATEPRIVATEKEY SERVER_SSL_KEYSTORE SERVER_SSL_KEYSTOREPASSWORD
   if [[ $BIND == 127.0.0.1 && -z $CERT ]]; then return 0; fi
   SCHEME=https
   export SERVER_SERVLET_SESSION_COOKIE_SECURE=true
@@ -166,21 +166,51 @@ serve_tls() {
     export SERVER_SSL_CERTIFICATE=$CERT SERVER_SSL_CERTIFICATEPRIVATEKEY=$KEY
     return 0
   fi
-  local store=$STATE/certificate.p12 names="dns:localhost,ip:127.0.0.1" address
-  keep_secret "$STATE/certificate.pass" "$(random_word 16)"
-  if [[ ! -s $store ]]; then
-    for address in $(hostname -I 2>/dev/null); do
-      if [[ $address != *:* ]]; then names+=",ip:$address"; fi
-    done
-    keytool -genkeypair -alias goldthistle -keyalg EC -groupname secp256r1 -validity 825 -dname CN=Goldthistle \
-      -ext "san=$names" -storetype PKCS12 -keystore "$store" -storepass "$(cat "$STATE/certificate.pass")" 2>/dev/null ||
-      die "keytool could not make a certificate"
-    chmod 600 "$store"
-    say "made a certificate of our own; a browser will ask once whether to trust it"
-  fi
+  serve_certificate
   SERVER_SSL_KEYSTOREPASSWORD=$(cat "$STATE/certificate.pass")
-  export SERVER_SSL_KEYSTORE=$store SERVER_SSL_KEYSTOREPASSWORD
+  export SERVER_SSL_KEYSTORE=$STATE/certificate.p12 SERVER_SSL_KEYSTOREPASSWORD GOLDTHISTLE_AUTHORITY=$STATE/authority.pem
 }
+
+# keytool_quietly ARGUMENT...: with the stores' passphrase
+keytool_quietly() { keytool "$@" -storetype PKCS12 -storepass "$(cat "$STATE/certificate.pass")" >/dev/null 2>&1; }
+
+# the authority of this machine, made once, and the server's certificate, signed by it; made anew when the machine's
+# addresses changed or it ends within a month
+serve_certificate() {
+  local authority=$STATE/authority.p12 store=$STATE/certificate.p12 names="dns:localhost,ip:127.0.0.1" address
+  keep_secret "$STATE/certificate.pass" "$(random_word 16)"
+  for address in $(hostname -I 2>/dev/null); do
+    if [[ $address != *:* ]]; then names+=",ip:$address"; fi
+  done
+  (
+    umask 077 # the keys are for their owner alone
+    if [[ ! -s $authority ]]; then
+      keytool_quietly -genkeypair -alias authority -keyalg EC -groupname secp256r1 -validity 3650 \
+        -dname "CN=Goldthistle on $(hostname)" -ext bc:critical=ca:true,pathlen:0 -ext ku:critical=keyCertSign \
+        -keystore "$authority" || die "keytool could not make an authority"
+      rm -f "$store"
+      say "made an authority of our own; the sign-in page tells how a tablet comes to trust it"
+    fi
+    keytool_quietly -exportcert -rfc -alias authority -keystore "$authority" -file "$STATE/authority.pem" ||
+      die "keytool could not read the authority"
+    if [[ -s $store && $(cat "$STATE/certificate.names" 2>/dev/null) == "$names" ]] && serve_certificate_lasts "$store"; then
+      return 0
+    fi
+    rm -f "$store"
+    keytool_quietly -genkeypair -alias goldthistle -keyalg EC -groupname secp256r1 -dname CN=Goldthistle -keystore "$store" &&
+      keytool_quietly -certreq -alias goldthistle -keystore "$store" -file "$STATE/certificate.csr" &&
+      keytool_quietly -gencert -alias authority -keystore "$authority" -infile "$STATE/certificate.csr" -rfc -validity 397 \
+        -ext "san=$names" -ext eku=serverAuth -outfile "$STATE/certificate.pem" &&
+      keytool_quietly -importcert -noprompt -alias authority -keystore "$store" -file "$STATE/authority.pem" &&
+      keytool_quietly -importcert -noprompt -alias goldthistle -keystore "$store" -file "$STATE/certificate.pem" ||
+      die "keytool could not make a certificate"
+    rm -f "$STATE/certificate.csr" "$STATE/certificate.pem"
+    echo "$names" >"$STATE/certificate.names"
+  )
+}
+
+# serve_certificate_lasts STORE: true when it was made within a year
+serve_certificate_lasts() { [[ -n $(find "$1" -mtime -360 2>/dev/null) ]]; }
 
 serve_port_was_taken() { grep -q "already in use" "$STATE/$1.log"; }
 

@@ -13,6 +13,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ReducedMotion;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -123,7 +124,13 @@ abstract class BrowserTest {
                 .setViewportSize(width, height)
                 .setLocale("en-GB")
                 .setTimezoneId("UTC")
-                .setReducedMotion(ReducedMotion.REDUCE);
+                .setReducedMotion(ReducedMotion.REDUCE)
+                .setServiceWorkers(ServiceWorkerPolicy.BLOCK); // so that tests see what is asked of the server
+    }
+
+    /** A browser of its own that keeps what it needs to work without a network. */
+    protected Page stranger(int width, int height, ServiceWorkerPolicy keeps) {
+        return stranger(asked(width, height).setServiceWorkers(keeps));
     }
 
     private Page stranger(Browser.NewContextOptions asked) {

@@ -76,7 +76,8 @@ class GeneratedClientTest {
                         .voucher("")
                         .readingIds(read.getReadings().stream()
                                 .map(ReadingView::getId)
-                                .toList()));
+                                .toList()),
+                0L);
 
         assertThat(read.getThistle().getLeadName()).isEqualTo("silver birch");
         assertThat(signed.getDeterminations().get(0).getNote()).isEqualTo("by a script");

@@ -75,7 +75,8 @@ class OutcomesTest extends BrowserTest {
         }
     }
 
-    private static FilePayload photo() throws IOException {
+    /** A small photo. */
+    static FilePayload photo() throws IOException {
         var picture = new BufferedImage(60, 40, BufferedImage.TYPE_INT_RGB);
         var content = new ByteArrayOutputStream();
         ImageIO.write(picture, "jpg", content);

@@ -92,17 +92,20 @@ class PlotTest extends BrowserTest {
     }
 
     @Test
-    void lines_that_are_pasted_without_a_network_stay_and_say_so() {
+    void lines_that_are_pasted_without_a_network_are_in_the_plot_at_once_and_handed_in_later() {
         Page siskin = signedIn("Siskin");
         PlotOnScreen plot = PlotOnScreen.open(siskin, "Long Ride 03");
         siskin.context().setOffline(true);
-        plot.paste("71 12 3 120 beech\n72 13 4 90 limes");
+        plot.paste("71 12 3 120 beech\n72 13 4 90 limes\n71 14 5 80 beech");
 
-        assertThat(siskin.getByText("Line 2: The server cannot be reached")).isVisible();
+        plot.row(71).waitFor();
+        plot.row(72).waitFor();
         assertThat(siskin.getByLabel("Pasted lines that are still to be stored"))
-                .hasValue("71 12 3 120 beech\n72 13 4 90 limes");
+                .hasValue("71 14 5 80 beech");
+        assertThat(siskin.getByText("2 to hand in")).isVisible();
         siskin.context().setOffline(false);
-        siskin.getByText("Store these lines").click();
+        new BenchOnScreen(siskin).settled();
+        siskin.reload();
         plot.row(71).waitFor();
         plot.row(72).waitFor();
     }

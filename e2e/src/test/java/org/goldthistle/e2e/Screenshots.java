@@ -1,7 +1,9 @@
 package org.goldthistle.e2e;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -51,13 +53,17 @@ class Screenshots extends BrowserTest {
         dipper.keyboard().press("Escape");
         bench.sign("silver birch", "Slow-grown twigs, so fewer warts than usual.");
         walkAndLibrary();
-        phoneAndLead();
+        phone();
+        handingIn();
         review();
     }
 
     private void walkAndLibrary() {
         Page siskin = signedIn("Siskin");
         siskin.getByText("A visit now settles it").first().waitFor();
+        siskin.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Take .*along$")))
+                .click();
+        siskin.getByText(Pattern.compile("^Along: ")).waitFor();
         shoot(siskin, "today");
         PlotOnScreen plot = PlotOnScreen.open(siskin, "Churn Edge 04");
         plot.type("41 204 7.2 287 pole wild black cherry?");
@@ -73,7 +79,33 @@ class Screenshots extends BrowserTest {
         shoot(siskin, "drawings");
     }
 
-    private void phoneAndLead() {
+    /** Handing in at the forest edge, one thing refused. */
+    private void handingIn() {
+        Page page = stranger(390, 844, ServiceWorkerPolicy.ALLOW);
+        signIn(page, "Wren");
+        BenchOnScreen bench = BenchOnScreen.open(page, 24);
+        page.context().setOffline(true);
+        bench.button(Pattern.compile("^All of it fits")).click();
+        page.getByText("take it up").click();
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("States"))
+                .getByRole(AriaRole.BUTTON)
+                .first()
+                .click();
+        Locator sheet = bench.openSigning("group only");
+        sheet.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Sign").setExact(true))
+                .click();
+        bench.stay();
+        BenchOnScreen elsewhere = BenchOnScreen.open(signedIn("Wren"), 24);
+        elsewhere.takeUp("How the outer twigs hang").see("long thin twigs hang").settled();
+        page.context().setOffline(false);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("1 refused"))
+                .click(new Locator.ClickOptions().setTimeout(60_000));
+        shoot(page, "handing-in");
+    }
+
+    private void phone() {
         Page small = signedIn("Redpoll", 390, 844);
         BenchOnScreen phone = BenchOnScreen.open(small, 24);
         phone.button("Stations").click();
@@ -81,11 +113,6 @@ class Screenshots extends BrowserTest {
         shoot(small, "stations-390");
         phone.takeUp("Rough black bark");
         shoot(small, "bench-390");
-        Page lead = signedIn("Treecreeper");
-        lead.getByText("Plots").click();
-        lead.waitForURL("**/plots");
-        lead.getByText("Heron Carr 02").first().waitFor();
-        shoot(lead, "plots");
     }
 
     private void review() {
