@@ -1,7 +1,7 @@
 import { queryOptions, useQuery } from '@tanstack/react-query'
 import { useObserver } from '../../api/observer'
 import type { Plot, TreeRow } from '../../api/types'
-import { figures } from '../../reckoner/reckoner'
+import { Broken, figures } from '../../reckoner/reckoner'
 import { useOutbox } from '../bench/outbox'
 import type { Unsent } from '../bench/unsent'
 import { plotQuery, plotTreesQuery } from './queries'
@@ -39,19 +39,24 @@ async function asTheyLook(
 ): Promise<readonly TreeRow[]> {
   const all = treesHere(plotId, trees, entries)
   const changed = all.filter((one) => !trees.includes(one))
-  const looks = await figures.ask<'looks'>({
-    what: 'looks',
-    trees: changed.map((one) => ({
-      stem: Boolean(one.cloneOf),
-      standsAs: one.standsAs,
-      contested: one.contested,
-      read: one.readings > 0,
-    })),
-  })
-  return all.map((one) => {
-    const i = changed.indexOf(one)
-    return i < 0 ? one : { ...one, ...looks[i] }
-  })
+  try {
+    const looks = await figures.ask<'looks'>({
+      what: 'looks',
+      trees: changed.map((one) => ({
+        stem: Boolean(one.cloneOf),
+        standsAs: one.standsAs,
+        contested: one.contested,
+        read: one.readings > 0,
+      })),
+    })
+    return all.map((one) => {
+      const i = changed.indexOf(one)
+      return i < 0 ? one : { ...one, ...looks[i] }
+    })
+  } catch (error) {
+    if (error instanceof Broken) return all // they are there all the same, and look as if not read
+    throw error
+  }
 }
 
 /** A tree after one more entry; undefined: as before. */

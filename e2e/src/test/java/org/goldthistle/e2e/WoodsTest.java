@@ -349,6 +349,45 @@ class WoodsTest extends BrowserTest {
     }
 
     @Test
+    void a_sheet_that_has_a_newer_version_meanwhile_changes_nothing_of_what_was_read() {
+        Page wren = inTheWoods("Wren");
+        BenchOnScreen bench = BenchOnScreen.open(wren, 24);
+        bench.takeUp("How the outer twigs hang").see("long thin twigs hang").settled();
+        wren.context().setOffline(true);
+        application.addVersionOfSheet("birches");
+        bench.takeUp(BARK).see("thick black bosses");
+        wren.context().setOffline(false);
+
+        bench.settled();
+        assertThat(wren.getByText("The library has version 2 of this sheet")).isVisible();
+        assertThat(bench.points(BARK)).hasCount(1);
+        assertThat(wren.getByText("reckoned other figures")).hasCount(0);
+    }
+
+    @Test
+    void a_server_that_is_restarted_in_the_middle_of_handing_in_gets_the_rest_too() {
+        Page redpoll = inTheWoods("Redpoll");
+        BenchOnScreen bench = BenchOnScreen.open(redpoll, 23);
+        redpoll.context().setOffline(true);
+        bench.takeUp("Resin warts on one-year twigs");
+        for (int i = 0; i < 12; i++) {
+            bench.see(i % 2 == 0 ? "scattered warts" : "warts thick on the twig");
+        }
+        bench.takeUp(BARK).see("thick black bosses");
+        int[] answered = {0};
+        redpoll.onResponse(response -> answered[0] += response.url().contains("/readings/") ? 1 : 0);
+        redpoll.context().setOffline(false);
+        redpoll.waitForCondition(() -> answered[0] > 3);
+        application.stop();
+        application.start();
+
+        handedIn(redpoll);
+        JsonNode there = bench(new ApiClient(application.url()).signedIn("Redpoll", Application.PASSPHRASE), 23);
+        assertThat(there.path("readings")).hasSize(2);
+        assertThat(there.at("/readings/0/reading/states")).hasSize(12);
+    }
+
+    @Test
     void a_large_photo_that_is_cut_in_the_middle_arrives_in_the_end() throws IOException {
         Page dipper = inTheWoods("Dipper");
         BenchOnScreen bench = BenchOnScreen.open(dipper, 23);
