@@ -2,6 +2,7 @@
 
 import { describe, expect, it } from 'vitest'
 import { enteredWords, kindsWords } from '../src/common/along/entryWords'
+import { Ages } from '../src/common/bench/ages'
 import { onCall } from '../src/common/bench/asItStands'
 import type { Entered, Unsent } from '../src/common/bench/unsent'
 
@@ -60,5 +61,34 @@ describe('what the core is handed', () => {
     expect(
       onCall([entry({ kind: 'photo', character: 'bark', name: 'leaf.jpg', sizeBytes: 7 })])[0],
     ).toMatchObject({ kind: 'photo', photo: { id: 'e', character: 'bark', sizeBytes: 7 } })
+  })
+})
+
+describe('how old something is when it is sent', () => {
+  it('never turns round the order in which things were entered, however long their way', () => {
+    const ages = new Ages()
+    const entered = [91_100, 91_200, 91_900, 99_000, 99_100]
+    const ways = [4000, 10, 2500, 10, 900] // milliseconds to the server
+    const breaks = [0, 0, 40_000, 0, 7000] // before it is sent
+    const reads: number[] = []
+    let now = 100_000
+    for (const [i, at] of entered.entries()) {
+      now += breaks[i] ?? 0
+      const seconds = ages.of('t', at, now)
+      now += ways[i] ?? 0
+      reads.push(now - seconds * 1000)
+      now += 20
+      ages.arrived('t', now)
+    }
+
+    expect(reads).toEqual([...reads].sort((a, b) => a - b))
+  })
+
+  it('is right where nothing stood in the way', () => {
+    const ages = new Ages()
+    expect(ages.of('t', 10_000, 10_050)).toBe(0)
+    ages.arrived('t', 10_060)
+    expect(ages.of('t', 20_000, 80_000)).toBe(60)
+    expect(ages.of('other', 20_000, 80_000)).toBe(60)
   })
 })

@@ -4,13 +4,12 @@ import { limits } from '../../api/limits'
 import { Away, Problem } from '../../api/problem'
 import { kept } from '../../api/shelf'
 import type { BenchAnswer } from '../../api/types'
+import { Ages } from './ages'
 import { freshTree } from './freshTree'
 import { fileOf } from './outboxFiles'
 import type { OnCall, Unsent } from './unsent'
 
 const NOT_FOUND = 404
-const LONGEST_PROMPT = 30 // seconds; what takes no longer counts as read when it arrives
-
 export const todayQuery = (surveyId: string) =>
   queryOptions({
     ...kept,
@@ -46,10 +45,12 @@ function isNotThere(error: unknown): boolean {
   return error instanceof Away || (error instanceof Problem && error.status === NOT_FOUND)
 }
 
-/** For how long something waited here, as the server wants to know it; what arrives at once counts as done then. */
-function heldBack(at: number) {
-  const seconds = Math.floor((Date.now() - at) / 1000)
-  return seconds > LONGEST_PROMPT ? { heldBackSeconds: seconds } : {}
+const ages = new Ages()
+
+/** For how long something waited here, as the server wants to know it. */
+function heldBack(treeId: string, at: number): { heldBackSeconds?: number } {
+  const seconds = ages.of(treeId, at, Date.now())
+  return seconds > 0 ? { heldBackSeconds: seconds } : {}
 }
 
 /** Hands what was entered on a tree's call to the server, which answers how the tree stands then. */
@@ -62,7 +63,7 @@ export async function sendOnCall(
     case 'reading':
       return dataOf(
         await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/readings/{readingId}', {
-          params: { path: { ...path, readingId: id }, query: heldBack(at) },
+          params: { path: { ...path, readingId: id }, query: heldBack(treeId, at) },
           body: entered.reading,
         }),
       )
@@ -80,7 +81,7 @@ export async function sendOnCall(
     case 'circumstances':
       return dataOf(
         await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/circumstances', {
-          params: { path, query: heldBack(at) },
+          params: { path, query: heldBack(treeId, at) },
           body: entered.circumstances,
         }),
       )
@@ -103,7 +104,7 @@ export async function sendOnCall(
     case 'signature':
       return dataOf(
         await api.PUT('/api/surveys/{surveyId}/trees/{treeId}/determinations/{determinationId}', {
-          params: { path: { ...path, determinationId: id }, query: heldBack(at) },
+          params: { path: { ...path, determinationId: id }, query: heldBack(treeId, at) },
           body: entered.signed,
         }),
       )

@@ -59,8 +59,10 @@ class Screenshots extends BrowserTest {
     }
 
     private void walkAndLibrary() {
-        Page siskin = signedIn("Siskin");
+        Page siskin = stranger(1280, 800, ServiceWorkerPolicy.ALLOW);
+        signIn(siskin, "Siskin");
         siskin.getByText("A visit now settles it").first().waitFor();
+        siskin.waitForFunction("() => navigator.serviceWorker.ready.then(() => true)");
         siskin.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Take .*along$")))
                 .click();
         siskin.getByText(Pattern.compile("^Along: ")).waitFor();
@@ -81,7 +83,7 @@ class Screenshots extends BrowserTest {
 
     /** Handing in at the forest edge, one thing refused. */
     private void handingIn() {
-        Page page = stranger(390, 844, ServiceWorkerPolicy.ALLOW);
+        Page page = stranger(1280, 800, ServiceWorkerPolicy.ALLOW);
         signIn(page, "Wren");
         BenchOnScreen bench = BenchOnScreen.open(page, 24);
         page.context().setOffline(true);
