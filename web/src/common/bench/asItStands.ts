@@ -183,7 +183,12 @@ function useLaidOut(observer: string, surveyId: string, treeId: string): Shown |
       if (answered === asked) return
       const unsent = unsentOf(observer, treeId)
       flushSync(() =>
-        setLaidOut((before) => (before && !(before instanceof Error) ? { ...before, unsent } : before)),
+        setLaidOut((before) => {
+          if (!before || before instanceof Error) return before
+          // what was handed in since the last figures is on record, but not in them yet
+          const handedIn = before.unsent.filter((one) => !unsent.some(({ id }) => id === one.id))
+          return { ...before, unsent: [...handedIn, ...unsent] }
+        }),
       )
     }
     const stopHearing = outbox.subscribe(() => void lay())
