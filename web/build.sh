@@ -7,7 +7,7 @@ target=${1:-$PWD/target}
 mkdir -p "$target"
 
 inputs=()
-for f in src test public index.html vite.config.ts tsconfig.json biome.json openapi.json ../formats/src/main/resources/groups ../browser/target/js; do
+for f in src test public index.html vite.config.ts tsconfig.json biome.json openapi.json ../formats/src/main ../browser/src/main ../call/src/main ../core/src/main; do
   if [[ -e $f ]]; then inputs+=("$f"); fi
 done
 lock=$({ node -v; sha256sum package.json package-lock.json; } | sha256sum | cut -d' ' -f1)
