@@ -122,6 +122,10 @@ class WoodsTest extends BrowserTest {
                 .click();
         chosen(page).getByText("Bench").click();
         bench.takeUp(BARK).notSeen();
+        comeBack(bench);
+    }
+
+    private static void comeBack(BenchOnScreen bench) {
         Locator later = bench.openSigning("come back");
         later.getByLabel(Pattern.compile("^July")).check();
         later.getByRole(
