@@ -189,10 +189,10 @@ describe('the outbox', () => {
     expect(got).toEqual(['1', '3'])
 
     taken = false
-    outbox.again('1', { ...tree, body: { tag: 8 } } as unknown as Entered)
+    outbox.add({ ...entry('4', { ...tree, body: { tag: 8 } } as unknown as Entered), at: 9 })
     await vi.advanceTimersByTimeAsync(0)
 
-    expect(got).toEqual(['1', '3', '1', '2'])
+    expect(got).toEqual(['1', '3', '4', '2'])
     expect(outbox.snapshot()).toEqual([])
   })
 

@@ -7,18 +7,19 @@ declare module 'goldthistle-reckoner' {
   export function layOut(begun: unknown, entered: readonly unknown[], month: number): unknown
   /** In which months a call could be settled, seen from a month of a year. */
   export function outlook(begun: unknown, entered: readonly unknown[], year: number, month: number): unknown
-  /** The state of a call that nobody has begun, on a tree as it was entered. */
+  /** The state of a call that nobody has begun, on a tree as it was entered on a plot's ground. */
   export function untouched(
     versionId: string,
     tree: unknown,
+    ground: readonly string[],
     rules: unknown,
     lacking: readonly string[],
     month: number,
   ): unknown
-  /** How a tree looks in its plot's table and map, and whether something is left to do at it. */
-  export function look(stem: boolean, standsAs: string, contested: boolean, read: boolean): unknown
-  /** Where an observer goes on to in a plot, from a tree to the others that are open. */
-  export function next(here: unknown, others: readonly unknown[]): unknown
+  /** How a tree stands and looks in its plot's table and map, and whether something is left to do at it. */
+  export function look(tree: unknown): unknown
+  /** Where an observer goes on to from a tree, among all trees of its plot. */
+  export function next(hereId: string, trees: readonly unknown[]): unknown
   /** The first place where what was laid out here differs from what the server laid out; empty: they agree. */
   export function difference(here: unknown, there: unknown): string
 }

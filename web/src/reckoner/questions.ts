@@ -1,4 +1,4 @@
-import type { GateMark, Tier } from '../api/codes'
+import type { GateMark, Outcome, Tier } from '../api/codes'
 import type { Refusal } from '../api/problem'
 import type {
   CallState,
@@ -49,28 +49,24 @@ export type Asked =
       readonly year: number
       readonly month: number
     }
-  | { readonly what: 'looks'; readonly trees: readonly ToLookAt[] }
-  | { readonly what: 'next'; readonly here: StandingStem; readonly others: readonly StandingStem[] }
+  | { readonly what: 'looks'; readonly trees: readonly HereRow[] }
+  | { readonly what: 'next'; readonly hereId: string; readonly trees: readonly TreeRow[] }
   | {
       readonly what: 'untouched'
       readonly versionId: string
       readonly tree: unknown
+      readonly ground: readonly string[]
       readonly rules: SurveyRules
       readonly lacking: readonly string[]
       readonly month: number
     }
 
-/** A tree as it is to be looked at. */
-export type ToLookAt = {
-  readonly stem: boolean
-  readonly standsAs: TreeRow['standsAs']
-  readonly contested: boolean
-  readonly read: boolean
-}
-
-/** A stem where it stands. */
-export type StandingStem = Pick<TreeRow, 'id' | 'tag' | 'azimuthDegrees' | 'distanceMetres'> & {
-  readonly begun: boolean
+/** A tree of a plot as it was entered and worked on. */
+export type HereRow = Omit<TreeRow, 'standsAs'> & {
+  /** as it stood before; absent: it was entered here */
+  readonly standsAs?: TreeRow['standsAs']
+  /** what was signed here since */
+  readonly signedAs?: Outcome
 }
 
 export type Question = { readonly id: number; readonly asked: Asked }
@@ -92,6 +88,8 @@ export type LaidOut = {
   readonly signedAs?: string
   /** those among what was entered, the newest first */
   readonly signatures: readonly Determination[]
+  /** ids of signatures that fall with them */
+  readonly superseded: readonly string[]
   /** what cannot be entered, by its place in the list */
   readonly refused: Readonly<Record<string, Refused>>
   /** where the figures are not those that the server told; empty: nowhere, or there was nothing to hold them against */
@@ -103,6 +101,6 @@ export type Told = {
   laidOut: LaidOut
   outlook: readonly Month[]
   untouched: CallState
-  looks: readonly Pick<TreeRow, 'look' | 'toDo'>[]
+  looks: readonly Pick<TreeRow, 'standsAs' | 'look' | 'toDo'>[]
   next: NextTree
 }

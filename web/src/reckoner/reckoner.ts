@@ -7,7 +7,10 @@ export class Broken extends Error {
 
 type Waiting = { readonly tell: (told: unknown) => void; readonly fail: (why: Error) => void }
 
-/** The browser's core in a worker of its own, so that neither the page nor another question waits for it. */
+/**
+ * The browser's core in a worker of its own, so that neither the page nor another question waits for it. One that could not be
+ * loaded is tried again once there is a network.
+ */
 class Reckoner {
   private worker: Worker | undefined
   private broken: string | undefined
@@ -64,6 +67,9 @@ class Reckoner {
       this.broken = event.message || 'its file could not be loaded'
       worker.terminate()
       this.worker = undefined
+      this.sheets.clear()
+      this.trees.clear()
+      window.addEventListener('online', () => (this.broken = undefined), { once: true })
       for (const one of this.waiting.values()) one.fail(new Broken(this.broken))
       this.waiting.clear()
     }

@@ -20,11 +20,11 @@ function answerTo(asked: Asked): unknown {
     case 'outlook':
       return outlook(begun.get(asked.treeId), asked.entered, asked.year, asked.month)
     case 'looks':
-      return asked.trees.map((one) => look(one.stem, one.standsAs, one.contested, one.read))
+      return asked.trees.map(look)
     case 'next':
-      return next(asked.here, asked.others)
+      return next(asked.hereId, asked.trees)
     case 'untouched':
-      return untouched(asked.versionId, asked.tree, asked.rules, asked.lacking, asked.month)
+      return untouched(asked.versionId, asked.tree, asked.ground, asked.rules, asked.lacking, asked.month)
   }
 }
 

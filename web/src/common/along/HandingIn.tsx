@@ -237,12 +237,12 @@ function Move({ entry, onMoved }: { readonly entry: Unsent; readonly onMoved: ()
 
 /** Saves what was entered, so that it can be typed again elsewhere; a photo as it is. */
 async function save(entry: Unsent): Promise<void> {
-  const photo = entry.entered.kind === 'photo' ? await fileOf(entry.id) : undefined
+  const { entered, id, where } = entry
+  const photo = entered.kind === 'photo' ? await fileOf(id) : undefined
   const file = photo ?? new Blob([JSON.stringify(entry, null, 2)], { type: 'application/json' })
-  const name = entry.entered.kind === 'photo' && photo ? entry.entered.name : 'json'
   const link = document.createElement('a')
   link.href = URL.createObjectURL(file)
-  link.download = `${entry.where}, ${photo ? name : `${entry.entered.kind}.${name}`}`
+  link.download = `${where}, ${photo && entered.kind === 'photo' ? entered.name : `${entered.kind}.json`}`
   link.click()
   URL.revokeObjectURL(link.href)
 }

@@ -1,5 +1,5 @@
 import type { Sheet } from '../../api/types'
-import { counted } from '../../ui/words'
+import { counted, monthName } from '../../ui/words'
 import { wordsOfReading } from '../bench/entries'
 import type { Entered, Unsent } from '../bench/unsent'
 
@@ -57,7 +57,7 @@ export function enteredWords({ entered }: Unsent, sheet: Sheet | undefined): str
     case 'caution':
       return 'the caution about wounding was read'
     case 'circumstances':
-      return `${entered.circumstances.stage}, ${entered.circumstances.origin}, month ${entered.circumstances.month}`
+      return `${entered.circumstances.stage}, ${entered.circumstances.origin}, ${monthName(entered.circumstances.month)}`
     case 'tier':
       return `the call is for ${entered.tier}`
     case 'group':

@@ -85,6 +85,7 @@ function pictured(entry: Unsent, character: string, sizeBytes: number) {
 
 /** Makes the sheets known to the core that a tree's calls are read on. */
 async function openSheets(
+  core: typeof figures,
   queries: QueryClient,
   onRecord: BenchAnswer,
   entered: readonly EnteredOnCall[],
@@ -97,18 +98,16 @@ async function openSheets(
     ...newest.filter((one) => groups.includes(one.groupId)).map((one) => one.versionId),
   ]
   await Promise.all(
-    versions.flatMap((id) => [openSheet(queries, figures, id), openSheet(queries, ahead, id)]),
+    versions.map((versionId) =>
+      core.open(versionId, async () => {
+        const [sheet, file] = await Promise.all([
+          queries.ensureQueryData(sheetQuery(versionId)),
+          queries.ensureQueryData(sheetFileQuery(versionId)),
+        ])
+        return { version: sheet.version, file }
+      }),
+    ),
   )
-}
-
-function openSheet(queries: QueryClient, core: typeof figures, versionId: string) {
-  return core.open(versionId, async () => {
-    const [sheet, file] = await Promise.all([
-      queries.ensureQueryData(sheetQuery(versionId)),
-      queries.ensureQueryData(sheetFileQuery(versionId)),
-    ])
-    return { version: sheet.version, file }
-  })
 }
 
 const FRESH = 1000 * 60 * 60 * 12 // milliseconds for which what the server said of the month holds
@@ -122,12 +121,12 @@ function monthOf(queries: QueryClient, onRecord: BenchAnswer): number {
 }
 
 /** The tree with what was entered since, as the core lays it out. */
-function put(onRecord: BenchAnswer, laidOut: LaidOut, unsent: readonly Unsent[], observer: string): Bench {
+function put(onRecord: BenchAnswer, laidOut: LaidOut, unsent: readonly Unsent[]): Bench {
   const aids = unsent.flatMap(({ entered }) =>
     entered.kind === 'aid' ? [[entered.characterId, entered.body] as const] : [],
   )
-  const before = onRecord.determinations.map((one) =>
-    laidOut.signatures.length > 0 && one.observer === observer ? { ...one, superseded: true } : one,
+  const determinations = [...laidOut.signatures, ...onRecord.determinations].map((one) =>
+    laidOut.superseded.includes(one.id) ? { ...one, superseded: true } : one,
   )
   return {
     ...onRecord,
@@ -136,10 +135,7 @@ function put(onRecord: BenchAnswer, laidOut: LaidOut, unsent: readonly Unsent[],
     photos: laidOut.photos,
     cautionRead: laidOut.cautionRead,
     signedAs: laidOut.signedAs ?? null,
-    determinations: [
-      ...laidOut.signatures.map((one, i) => (i === 0 ? one : { ...one, superseded: true })),
-      ...before,
-    ],
+    determinations,
     memoryAids:
       aids.length > 0 ? { ...onRecord.memoryAids, ...Object.fromEntries(aids) } : onRecord.memoryAids,
   }
@@ -174,7 +170,7 @@ function useLaidOut(observer: string, surveyId: string, treeId: string): Shown |
       const turn = ++asked
       const there = queries.getQueryData(benchQuery(surveyId, treeId).queryKey) ?? onRecord
       const unsent = unsentOf(observer, treeId)
-      const next = await laid(queries, there, unsent, observer)
+      const next = await laid(queries, there, unsent)
       if (stopped || turn < asked) return // something was entered meanwhile, and is shown with it
       answered = turn
       setLaidOut((before) => (next instanceof Error ? next : replaceEqualDeep(before, next)))
@@ -209,13 +205,12 @@ async function laid(
   queries: QueryClient,
   onRecord: BenchAnswer,
   unsent: readonly Unsent[],
-  observer: string,
 ): Promise<Shown | Error> {
   const weighed = unsent.filter((entry) => !entry.refused)
   const entered = onCall(weighed)
   const { id: treeId, surveyId } = onRecord.tree
   try {
-    await openSheets(queries, onRecord, entered)
+    await openSheets(figures, queries, onRecord, entered)
     figures.begin(treeId, onRecord)
     const month = monthOf(queries, onRecord)
     const laidOut = await figures.ask<'laidOut'>({
@@ -226,7 +221,7 @@ async function laid(
       compare: entered.length === 0 && onRecord.figures !== undefined,
     })
     if (laidOut.differs !== '') {
-      void sendFigureDifference(surveyId, treeId, laidOut.differs)
+      tellDifference(surveyId, treeId, laidOut.differs)
       return byServer(
         onRecord,
         unsent,
@@ -234,7 +229,7 @@ async function laid(
       )
     }
     const refusals = withRefusals(unsent, weighed, laidOut.refused)
-    const bench = put(onRecord, laidOut, unsent, observer)
+    const bench = put(onRecord, laidOut, unsent)
     return { bench, onRecord, month, unsent: refusals, warning: undefined }
   } catch (error) {
     if (!(error instanceof Broken)) return error instanceof Error ? error : new Error(String(error))
@@ -244,6 +239,16 @@ async function laid(
       `This device cannot reckon by itself (${error.message}), so the figures come from the server, when it answers. Load the page anew when there is a network.`,
     )
   }
+}
+
+const told = new Set<string>()
+
+/** Tells the server once where figures differ; what could not be told is told with the next figures of that tree. */
+function tellDifference(surveyId: string, treeId: string, where: string): void {
+  const what = `${treeId} ${where}`
+  if (told.has(what)) return
+  told.add(what)
+  sendFigureDifference(surveyId, treeId, where).catch(() => told.delete(what))
 }
 
 /** What the server reckoned, where nothing can be reckoned here. */
@@ -300,13 +305,15 @@ export function outlookQuery(stands: AsItStands) {
   const { bench, unsent } = stands
   return queryOptions({
     queryKey: ['outlook', bench.tree.id, bench.sheetVersionId, bench.readings.map((one) => one.id)],
-    queryFn: async () => {
+    queryFn: async ({ client }) => {
       const today = new Date()
+      const entered = onCall(unsent.filter((entry) => !entry.refused))
+      await openSheets(ahead, client, stands.onRecord, entered)
       ahead.begin(bench.tree.id, stands.onRecord)
       return await ahead.ask<'outlook'>({
         what: 'outlook',
         treeId: bench.tree.id,
-        entered: onCall(unsent.filter((entry) => !entry.refused)),
+        entered,
         year: today.getFullYear(),
         month: stands.month,
       })

@@ -31,8 +31,16 @@ export async function freshTree(surveyId: string, treeId: string): Promise<Bench
   if (!sheet || file === undefined) return undefined
   await figures.open(versionId, async () => ({ version: sheet.version, file }))
   const { stage, origin } = body
-  const habitat = body.habitat ?? plot.habitat
   const month = new Date().getMonth() + 1
+  const state = await figures.ask<'untouched'>({
+    what: 'untouched',
+    versionId,
+    tree: body,
+    ground: plot.habitat,
+    rules: pack.rules,
+    lacking: pack.lacking,
+    month,
+  })
   return {
     tree: {
       id: treeId,
@@ -49,19 +57,12 @@ export async function freshTree(surveyId: string, treeId: string): Promise<Bench
       diameterMillimetres: body.diameterMillimetres,
       stage,
       origin,
-      habitat,
+      habitat: state.visit.circumstances.habitat,
     },
     sheetVersionId: versionId,
     sheetVersion: sheet.version,
     newerVersion: null,
-    state: await figures.ask<'untouched'>({
-      what: 'untouched',
-      versionId,
-      tree: { stage, origin, habitat },
-      rules: pack.rules,
-      lacking: pack.lacking,
-      month,
-    }),
+    state,
     setAside: [],
     thisMonth: month,
     determinations: [],

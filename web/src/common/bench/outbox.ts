@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react'
 import { Away, Problem, wordsOf } from '../../api/problem'
 import { forgetFile } from './outboxFiles'
-import { has, onElsewhere, put, readAll, remove } from './outboxStore'
+import { has, inOrder, onElsewhere, put, readAll, remove } from './outboxStore'
 import type { Entered, Unsent } from './unsent'
 
 /** Hands one entry to the server and answers how to show what came back; throws Away or Problem. */
@@ -84,35 +84,26 @@ class Outbox {
 
   /** Puts an entry in; an earlier one about the same thing on the same tree that was refused gives way to it. */
   add(entry: Omit<Unsent, 'turn'>): void {
-    const unsent = { ...entry, turn: this.turns++ }
     const givesWay = (other: Unsent) =>
-      other.treeId === unsent.treeId &&
-      other.observer === unsent.observer &&
-      subject(other.entered) === subject(unsent.entered) &&
+      other.treeId === entry.treeId &&
+      other.observer === entry.observer &&
+      subject(other.entered) === subject(entry.entered) &&
       (other.refused !== undefined || (other.entered.kind === 'tree' && other.id !== this.onItsWay))
-    for (const other of this.entries) if (givesWay(other)) this.forget(other.id)
+    const gone = this.entries.filter(givesWay)
+    for (const other of gone) this.forget(other.id)
+    // a tree keeps its place, since what was done on it comes after it
+    const tree = entry.entered.kind === 'tree' ? gone[0] : undefined
+    const unsent = { ...entry, turn: tree?.turn ?? this.turns++, at: tree?.at ?? entry.at }
     this.keep(unsent)
-    this.entries = this.entries.filter((other) => !givesWay(other)).concat(unsent)
+    this.entries = [...this.entries.filter((other) => !givesWay(other)), unsent].sort(inOrder)
     if (this.handed.at !== undefined && this.waiting(entry.observer) === 1) this.handed = NOTHING_YET
     this.tell()
     this.flush()
   }
 
-  /** Sends what was refused once more, as it is or corrected; it keeps its place. */
-  again(id: string, entered?: Entered): void {
-    const one = this.entries.find((entry) => entry.id === id)
-    if (!one) return
-    const { refused: _, ...rest } = one
-    // what is corrected is another thing to the server than what it refused
-    const next: Unsent =
-      entered && entered.kind !== 'tree'
-        ? { ...rest, id: crypto.randomUUID(), entered }
-        : { ...rest, ...(entered ? { entered } : {}) }
-    if (next.id !== id) this.forget(id)
-    this.keep(next)
-    this.entries = this.entries.map((entry) => (entry.id === id ? next : entry))
-    this.tell()
-    this.flush()
+  /** Sends what was refused once more; it keeps its place. */
+  again(id: string): void {
+    this.change((entry) => entry.id === id, {})
   }
 
   /** Moves everything that waits on one tree to another. */
@@ -120,12 +111,17 @@ class Outbox {
     from: string,
     to: { readonly treeId: string; readonly surveyId: string; readonly where: string },
   ): void {
+    this.change((entry) => entry.treeId === from, to)
+  }
+
+  /** Changes some entries, which are sent anew then. */
+  private change(which: (entry: Unsent) => boolean, to: Partial<Unsent>): void {
     this.entries = this.entries.map((entry) => {
-      if (entry.treeId !== from) return entry
+      if (!which(entry)) return entry
       const { refused: _, ...rest } = entry
-      const moved = { ...rest, ...to }
-      this.keep(moved)
-      return moved
+      const changed = { ...rest, ...to }
+      this.keep(changed)
+      return changed
     })
     this.tell()
     this.flush()

@@ -15,7 +15,12 @@ export function readAll(): readonly Unsent[] {
     const one = key?.startsWith(PREFIX) ? read(key) : undefined
     if (one) found.push(one)
   }
-  return found.sort((a, b) => a.at - b.at || a.turn - b.turn)
+  return found.sort(inOrder)
+}
+
+/** Entries in the order in which they were made. */
+export function inOrder(a: Unsent, b: Unsent): number {
+  return a.at - b.at || a.turn - b.turn
 }
 
 export function put(unsent: Unsent): void {

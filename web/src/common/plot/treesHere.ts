@@ -1,6 +1,7 @@
 import { queryOptions, useQuery } from '@tanstack/react-query'
 import { useObserver } from '../../api/observer'
-import type { Plot, TreeRow } from '../../api/types'
+import type { NextTree, Plot, TreeRow } from '../../api/types'
+import type { HereRow } from '../../reckoner/questions'
 import { Broken, figures } from '../../reckoner/reckoner'
 import { useOutbox } from '../bench/outbox'
 import type { Unsent } from '../bench/unsent'
@@ -17,13 +18,13 @@ function ofPlot(entries: readonly Unsent[], plotId: string, trees: readonly Tree
   )
 }
 
-/** The trees of a plot with what was entered since, by tag. */
+/** The trees of a plot with what was entered since, by tag; how they stand after it is the core's to say. */
 export function treesHere(
   plotId: string,
   trees: readonly TreeRow[],
   entries: readonly Unsent[],
-): readonly TreeRow[] {
-  const rows = new Map(trees.map((one) => [one.id, one]))
+): readonly HereRow[] {
+  const rows = new Map<string, HereRow>(trees.map((one) => [one.id, one]))
   for (const entry of ofPlot(entries, plotId, trees)) {
     const after = entered(rows.get(entry.treeId), entry)
     if (after) rows.set(entry.treeId, after)
@@ -31,40 +32,34 @@ export function treesHere(
   return [...rows.values()].sort((a, b) => a.tag - b.tag)
 }
 
-/** The same, where how each looks is the core's to say. */
+/** The same as the plot shows them. */
 async function asTheyLook(
   plotId: string,
   trees: readonly TreeRow[],
   entries: readonly Unsent[],
 ): Promise<readonly TreeRow[]> {
   const all = treesHere(plotId, trees, entries)
-  const changed = all.filter((one) => !trees.includes(one))
+  const known = new Set<HereRow>(trees)
+  const changed = all.filter((one) => !known.has(one))
+  const looks = await looksOf(changed)
+  return all.map((one) => ({ standsAs: 'open', ...one, ...looks[changed.indexOf(one)] }))
+}
+
+/** How trees stand and look; nothing where the core cannot be loaded: they are shown all the same, as they were before. */
+async function looksOf(trees: readonly HereRow[]) {
   try {
-    const looks = await figures.ask<'looks'>({
-      what: 'looks',
-      trees: changed.map((one) => ({
-        stem: Boolean(one.cloneOf),
-        standsAs: one.standsAs,
-        contested: one.contested,
-        read: one.readings > 0,
-      })),
-    })
-    return all.map((one) => {
-      const i = changed.indexOf(one)
-      return i < 0 ? one : { ...one, ...looks[i] }
-    })
+    return await figures.ask<'looks'>({ what: 'looks', trees })
   } catch (error) {
-    if (error instanceof Broken) return all // they are there all the same, and look as if not read
+    if (error instanceof Broken) return []
     throw error
   }
 }
 
 /** A tree after one more entry; undefined: as before. */
-function entered(before: TreeRow | undefined, { treeId, entered: what }: Unsent): TreeRow | undefined {
+function entered(before: HereRow | undefined, { treeId, entered: what }: Unsent): HereRow | undefined {
   switch (what.kind) {
     case 'tree':
       return {
-        standsAs: what.body.plainTaxon ? 'plain' : 'open',
         look: 'open',
         toDo: true,
         contested: false,
@@ -83,7 +78,7 @@ function entered(before: TreeRow | undefined, { treeId, entered: what }: Unsent)
       return (
         before && {
           ...before,
-          standsAs: what.signed.outcome,
+          signedAs: what.signed.outcome,
           standsName: null,
           comeBackMonth: what.signed.month ?? null,
           reviewed: false,
@@ -127,18 +122,10 @@ function withClosed(plot: Plot, closed: boolean | undefined): Plot {
 export function nextHereQuery(treeId: string, trees: readonly TreeRow[], after: string) {
   return queryOptions({
     queryKey: ['next here', treeId, after, trees.map((one) => [one.id, one.standsAs, one.readings > 0])],
-    queryFn: async () => {
-      const stems = trees.map((one) => ({ ...one, begun: one.readings > 0 }))
-      const here = stems.find((one) => one.id === treeId)
-      if (!here) return { left: 0 }
-      return await figures.ask<'next'>({
-        what: 'next',
-        here,
-        others: stems.filter(
-          (one) => one.id !== treeId && one.groupId && !one.cloneOf && one.standsAs === 'open',
-        ),
-      })
-    },
+    queryFn: async (): Promise<NextTree> =>
+      trees.some((one) => one.id === treeId)
+        ? await figures.ask<'next'>({ what: 'next', hereId: treeId, trees })
+        : { left: 0 },
     retry: false,
   })
 }

@@ -1,8 +1,11 @@
 import type { Plot, TreeBody, TreeRow } from '../../api/types'
 import type { ParsedLine } from './quickEntry'
 
+/** What a line is held against of a tree that is there. */
+export type Known = Pick<TreeRow, 'id' | 'tag' | 'groupId'>
+
 /** What the plot itself says against a line. */
-export function inPlot({ tree }: ParsedLine, plot: Plot, trees: readonly TreeRow[]): string[] {
+export function inPlot({ tree }: ParsedLine, plot: Plot, trees: readonly Known[]): string[] {
   const problems: string[] = []
   if (tree.tag !== undefined && trees.some((one) => one.tag === tree.tag)) {
     problems.push(`tag ${tree.tag} is taken in this plot`)
@@ -22,7 +25,7 @@ export function inPlot({ tree }: ParsedLine, plot: Plot, trees: readonly TreeRow
 }
 
 /** The tree as it is sent; a line without problems has all that is asked for. */
-export function bodyOf({ tree }: ParsedLine, trees: readonly TreeRow[]): TreeBody {
+export function bodyOf({ tree }: ParsedLine, trees: readonly Known[]): TreeBody {
   const { cloneOfTag, ...rest } = tree
   const bearer = trees.find((one) => one.tag === cloneOfTag)
   return {

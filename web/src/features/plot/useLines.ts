@@ -8,7 +8,7 @@ import { handIn } from '../../common/bench/handIn'
 import { outbox } from '../../common/bench/outbox'
 import { plotTreesQuery } from '../../common/plot/queries'
 import { treesHere } from '../../common/plot/treesHere'
-import { bodyOf, inPlot } from './lineInPlot'
+import { bodyOf, inPlot, type Known } from './lineInPlot'
 import { parseLine, type Vocabulary } from './quickEntry'
 
 type Lines = {
@@ -25,7 +25,7 @@ export function useLines({ surveyId, plot, trees, vocabulary, onEntered }: Lines
   const observer = useObserver().callSign
   const [line, setLine] = useKeptText(`quick.${plot.id}`)
   const ids = useRef(new Map<string, string>())
-  const store = async (text: string, known: readonly TreeRow[]) => {
+  const store = async (text: string, known: readonly Known[]) => {
     const parsed = parseLine(text, vocabulary)
     const wrong = [...parsed.problems, ...inPlot(parsed, plot, known)]
     if (wrong.length > 0) throw new Error(wrong.join('. '))
@@ -55,7 +55,7 @@ export function useLines({ surveyId, plot, trees, vocabulary, onEntered }: Lines
 }
 
 type Pasted = Pick<Lines, 'surveyId' | 'plot' | 'trees'> & {
-  readonly store: (line: string, known: readonly TreeRow[]) => Promise<unknown>
+  readonly store: (line: string, known: readonly Known[]) => Promise<unknown>
   /** Whether the names are there by which lines are read. */
   readonly named: boolean
 }

@@ -11,17 +11,14 @@ import org.goldthistle.call.CallInHand;
 import org.goldthistle.call.CallRefusedException;
 import org.goldthistle.call.CallState;
 import org.goldthistle.call.CallView;
+import org.goldthistle.call.Circumstances;
 import org.goldthistle.call.ComingMonth;
 import org.goldthistle.call.Entered;
-import org.goldthistle.call.NextTree;
 import org.goldthistle.call.OnRecord;
+import org.goldthistle.call.SignedView;
 import org.goldthistle.call.StoredSheet;
 import org.goldthistle.call.SurveyRules;
-import org.goldthistle.call.TreeLook;
-import org.goldthistle.call.TreeStanding;
-import org.goldthistle.core.Coded;
 import org.goldthistle.core.balance.GroupModel;
-import org.goldthistle.core.plot.PolarPosition;
 import org.goldthistle.core.verdict.CallRecord;
 import org.goldthistle.formats.plain.SheetReader;
 
@@ -40,11 +37,6 @@ final class CallDesk {
         sheets.put(versionId, new StoredSheet(UUID.fromString(versionId), version, "", GroupModel.of(sheet)));
     }
 
-    /** Whether a version is at hand. */
-    boolean has(String versionId) {
-        return sheets.containsKey(versionId);
-    }
-
     /**
      * Everything that the Bench shows of a call, with what was entered since.
      *
@@ -52,8 +44,8 @@ final class CallDesk {
      * @param entered in its order, each with its kind and the fields of that kind
      * @param month of today, 1-12
      * @return {@code call}, as {@link CallView}; {@code sheetVersionId}, {@code cautionRead}, {@code photos} and
-     *     {@code signedAs}; {@code signatures}: those among what was entered, the newest first; {@code refused}: what
-     *     cannot be entered and why, by its place in the list
+     *     {@code signedAs}; {@code signatures}: those among what was entered, the newest first; {@code superseded}:
+     *     ids of signatures that fall with them; {@code refused}: what cannot be entered and why, by its place in the list
      */
     Map<String, Object> layOut(Object begun, List<?> entered, int month) {
         Going going = going(begun, entered, month);
@@ -66,6 +58,7 @@ final class CallDesk {
             laidOut.put("signedAs", going.signedAs.toString());
         }
         laidOut.put("signatures", Plain.write(going.signatures));
+        laidOut.put("superseded", Plain.write(going.superseded));
         laidOut.put("refused", going.refused);
         return laidOut;
     }
@@ -85,52 +78,23 @@ final class CallDesk {
         return months;
     }
 
-    /** The state of a call that nobody has begun, on a tree as it was entered. */
-    Object untouched(String versionId, Object tree, Object rules, List<?> lacking, int month) {
-        SurveyRules of = Plain.read(SurveyRules.class, rules);
+    /** The state of a call that nobody has begun, on a tree as it was entered on a plot's ground. */
+    Object untouched(String versionId, Object tree, List<?> ground, Object rules, List<?> lacking, int month) {
+        Begun.AsEntered entered = Plain.read(Begun.AsEntered.class, tree);
         CallInHand call = CallInHand.untouched(
                 sheet(versionId),
-                Plain.read(Begun.AsEntered.class, tree).in(month),
-                of,
-                CallState.faculties(lacking.stream().map(String::valueOf).toList()));
+                new Circumstances(
+                        month,
+                        entered.stage(),
+                        entered.origin(),
+                        Circumstances.ground(entered.habitat(), texts(ground))),
+                Plain.read(SurveyRules.class, rules),
+                CallState.faculties(texts(lacking)));
         return Plain.write(CallState.of(call, OnRecord.NOTHING));
     }
 
-    /**
-     * How a tree looks in its plot's table and map, and whether something is left to do at it.
-     *
-     * @param standsAs code of what was signed last; open or plain
-     * @param read whether its observer has read something of it
-     */
-    static Map<String, Object> look(boolean stem, String standsAs, boolean contested, boolean read) {
-        TreeLook look =
-                TreeLook.of(stem, Coded.find(TreeStanding.values(), standsAs).orElseThrow(), contested, read);
-        Map<String, Object> plain = new LinkedHashMap<>();
-        plain.put("look", look.code());
-        plain.put("toDo", look.isToDo());
-        return plain;
-    }
-
-    /**
-     * Where an observer goes on to in a plot.
-     *
-     * @param here the tree at hand, as it was entered
-     * @param others that want the Bench and that nobody has signed, as they were entered, each with begun
-     */
-    static Object next(Object here, List<?> others) {
-        return Plain.write(NextTree.from(
-                Plain.read(Standing.class, here).at(),
-                others.stream()
-                        .map(one -> Plain.read(Standing.class, one))
-                        .map(one -> new NextTree.OpenStem(one.id(), one.tag(), one.at(), one.begun()))
-                        .toList()));
-    }
-
-    /** A stem where it stands, seen from the plot's centre. */
-    record Standing(UUID id, int tag, double azimuthDegrees, double distanceMetres, boolean begun) {
-        PolarPosition at() {
-            return new PolarPosition(azimuthDegrees, distanceMetres);
-        }
+    private static List<String> texts(List<?> plain) {
+        return plain.stream().map(String::valueOf).toList();
     }
 
     private Going going(Object plain, List<?> entered, int month) {
@@ -173,7 +137,8 @@ final class CallDesk {
     private final class Going {
         private final Begun begun;
         private final int month;
-        private final List<FreshSignature> signatures = new ArrayList<>();
+        private final List<SignedView> signatures = new ArrayList<>();
+        private final List<UUID> superseded = new ArrayList<>();
         private final Map<String, Object> refused = new LinkedHashMap<>();
         private CallInHand call;
         private OnRecord onRecord;
@@ -224,7 +189,12 @@ final class CallDesk {
         }
 
         private void sign(SignedHere signed) {
-            signatures.add(0, FreshSignature.of(signed, call, call.checked(signed.signing(), onRecord)));
+            SignedView fresh = FreshSignature.of(signed, call, call.checked(signed.signing(), onRecord));
+            signatures.forEach(earlier -> superseded.add(earlier.id()));
+            begun.determinations().stream()
+                    .filter(earlier -> earlier.observer().equals(signed.observer()))
+                    .forEach(earlier -> superseded.add(earlier.id()));
+            signatures.add(0, fresh);
             signedAs = signed.id();
         }
     }

@@ -16,12 +16,6 @@ public final class Reckoner {
         DESK.open(versionId, version, JsValues.read(file));
     }
 
-    /** Whether a version is at hand. */
-    @JSExport
-    public static boolean hasSheet(String versionId) {
-        return DESK.has(versionId);
-    }
-
     /** Everything that the Bench shows of a call, with what was entered since. */
     @JSExport
     public static JSObject layOut(JSObject begun, JSObject entered, int month) {
@@ -34,23 +28,24 @@ public final class Reckoner {
         return JsValues.write(DESK.outlook(JsValues.read(begun), list(entered), year, month));
     }
 
-    /** The state of a call that nobody has begun. */
+    /** The state of a call that nobody has begun, on a tree as it was entered on a plot's ground. */
     @JSExport
-    public static JSObject untouched(String versionId, JSObject tree, JSObject rules, JSObject lacking, int month) {
-        return JsValues.write(
-                DESK.untouched(versionId, JsValues.read(tree), JsValues.read(rules), list(lacking), month));
+    public static JSObject untouched(
+            String versionId, JSObject tree, JSObject ground, JSObject rules, JSObject lacking, int month) {
+        return JsValues.write(DESK.untouched(
+                versionId, JsValues.read(tree), list(ground), JsValues.read(rules), list(lacking), month));
     }
 
-    /** How a tree looks in its plot's table and map, and whether something is left to do at it. */
+    /** How a tree stands and looks in its plot's table and map, and whether something is left to do at it. */
     @JSExport
-    public static JSObject look(boolean stem, String standsAs, boolean contested, boolean read) {
-        return JsValues.write(CallDesk.look(stem, standsAs, contested, read));
+    public static JSObject look(JSObject tree) {
+        return JsValues.write(PlotDesk.look(JsValues.read(tree)));
     }
 
-    /** Where an observer goes on to in a plot, from a tree to the others that are open. */
+    /** Where an observer goes on to from a tree, among all trees of its plot. */
     @JSExport
-    public static JSObject next(JSObject here, JSObject others) {
-        return JsValues.write(CallDesk.next(JsValues.read(here), list(others)));
+    public static JSObject next(String hereId, JSObject trees) {
+        return JsValues.write(PlotDesk.next(hereId, list(trees)));
     }
 
     /** The first place where what was laid out here differs from what the server laid out; empty: they agree. */

@@ -212,7 +212,12 @@ final class Cases {
                     List.of(),
                     OnRecord.NOTHING);
             Begun begun = new Begun(
-                    state, List.of(), new Begun.AsEntered("mature", "unknown", List.of()), null, context.month());
+                    state,
+                    List.of(),
+                    new Begun.AsEntered("mature", "unknown", List.of()),
+                    List.of(new Begun.Earlier(new UUID(22, 0), "sorrel")),
+                    null,
+                    context.month());
             SignedHere signed = new SignedHere(
                     new UUID(21, 0),
                     "sorrel",

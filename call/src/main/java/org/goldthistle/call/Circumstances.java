@@ -1,5 +1,6 @@
 package org.goldthistle.call;
 
+import jakarta.annotation.Nullable;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +21,11 @@ public record Circumstances(
         @CodeOf(LifeStage.class) String stage,
         @CodeOf(TreeOrigin.class) String origin,
         @CodeOf(Habitat.class) List<String> habitat) {
+
+    /** The ground that a tree stands on: its own where it was noted, else its plot's. */
+    public static List<String> ground(@Nullable List<String> own, List<String> ofPlot) {
+        return own == null ? ofPlot : List.copyOf(own);
+    }
 
     /** The same tree in another month. */
     public Circumstances inMonth(int other) {

@@ -29,6 +29,11 @@ public record NextTree(
      */
     public record OpenStem(UUID id, int tag, PolarPosition at, boolean begun) {}
 
+    /** Whether a tree of a plot wants the Bench and nobody has signed it. */
+    public static boolean isOpen(boolean ofGroup, boolean stemOfOther, TreeStanding standing) {
+        return ofGroup && !stemOfOther && standing == TreeStanding.OPEN;
+    }
+
     /** The nearest of the others in a plot, those that are not begun first; where two are as near, the lower tag. */
     public static NextTree from(PolarPosition here, List<OpenStem> others) {
         return others.stream()

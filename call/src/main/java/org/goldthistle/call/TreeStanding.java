@@ -29,4 +29,24 @@ public enum TreeStanding implements Coded {
     public String code() {
         return code;
     }
+
+    /** As a tree stands that was just entered, of a group or plainly. */
+    public static TreeStanding entered(boolean ofGroup) {
+        return ofGroup ? OPEN : PLAIN;
+    }
+
+    /** As it stands after what it is was changed: as before, unless it came to a group or left its own. */
+    public TreeStanding changed(boolean ofGroup) {
+        return (this == PLAIN) == ofGroup ? entered(ofGroup) : this;
+    }
+
+    /** As it stands after a signature. */
+    public static TreeStanding signed(Outcome outcome) {
+        return switch (outcome) {
+            case TAXON -> TAXON;
+            case GROUP -> GROUP;
+            case COME_BACK -> COME_BACK;
+            case LABORATORY -> LABORATORY;
+        };
+    }
 }

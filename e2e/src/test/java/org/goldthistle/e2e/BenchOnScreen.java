@@ -133,14 +133,18 @@ final class BenchOnScreen {
     BenchOnScreen sign(String taxon, String note) {
         button(Pattern.compile("^Sign " + taxon)).click();
         page.getByLabel("Note").fill(note);
-        page.getByRole(AriaRole.DIALOG)
-                .getByRole(
-                        AriaRole.BUTTON,
-                        new Locator.GetByRoleOptions().setName("Sign").setExact(true))
-                .click();
+        sign(page.getByRole(AriaRole.DIALOG));
         stay();
         signedCalls().getByText(note).waitFor();
         return this;
+    }
+
+    /** Presses the button that signs, in the sheet that was opened for it. */
+    static void sign(Locator sheet) {
+        sheet.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Sign").setExact(true))
+                .click();
     }
 
     /** Closes what is told after a signature. */

@@ -28,7 +28,7 @@ class OutcomesTest extends BrowserTest {
         Locator sheet = bench.openSigning("come back");
         sheet.getByLabel(Pattern.compile("^July")).check();
         assertAccessible(siskin);
-        sign(sheet);
+        BenchOnScreen.sign(sheet);
         assertThat(sheet).containsText(Pattern.compile("Signed: back in July 20\\d\\d"));
         assertThat(sheet).containsText("on your list again in July");
         bench.stay();
@@ -63,7 +63,7 @@ class OutcomesTest extends BrowserTest {
 
         Locator sheet = bench.openSigning("Sign common lime");
         assertThat(sheet).containsText("a photo on this call, or the label of a voucher that is kept, met");
-        sign(sheet);
+        BenchOnScreen.sign(sheet);
         bench.stay();
 
         assertThat(bench.signedCalls()).containsText("Dipper signed common lime");
@@ -123,12 +123,5 @@ class OutcomesTest extends BrowserTest {
 
         assertThat(bench.row("Orange clouding")).isDisabled();
         assertThat(bench.row("Orange clouding")).containsText("wounds the tree; off in this survey");
-    }
-
-    private static void sign(Locator sheet) {
-        sheet.getByRole(
-                        AriaRole.BUTTON,
-                        new Locator.GetByRoleOptions().setName("Sign").setExact(true))
-                .click();
     }
 }

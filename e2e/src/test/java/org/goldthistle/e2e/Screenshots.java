@@ -94,10 +94,7 @@ class Screenshots extends BrowserTest {
                 .first()
                 .click();
         Locator sheet = bench.openSigning("group only");
-        sheet.getByRole(
-                        AriaRole.BUTTON,
-                        new Locator.GetByRoleOptions().setName("Sign").setExact(true))
-                .click();
+        BenchOnScreen.sign(sheet);
         bench.stay();
         BenchOnScreen elsewhere = BenchOnScreen.open(signedIn("Wren"), 24);
         elsewhere.takeUp("How the outer twigs hang").see("long thin twigs hang").settled();

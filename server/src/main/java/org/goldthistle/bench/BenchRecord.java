@@ -8,11 +8,11 @@ import java.util.UUID;
 import org.goldthistle.call.CallInHand;
 import org.goldthistle.call.CallState;
 import org.goldthistle.call.OnRecord;
+import org.goldthistle.call.SignedView;
 import org.goldthistle.core.CodeOf;
 import org.goldthistle.core.reading.TreeOrigin;
 import org.goldthistle.core.sheet.Habitat;
 import org.goldthistle.core.sheet.LifeStage;
-import org.goldthistle.signing.DeterminationDto;
 import org.goldthistle.survey.SurveyedTree;
 
 /**
@@ -38,7 +38,7 @@ public record BenchRecord(
         CallState state,
         List<CallState> setAside,
         int thisMonth,
-        List<DeterminationDto> determinations,
+        List<SignedView> determinations,
         boolean blind,
         @Nullable UUID signedAs,
         boolean firstTree,

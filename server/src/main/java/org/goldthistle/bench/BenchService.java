@@ -132,14 +132,19 @@ public class BenchService {
         Set<Faculty> lacking = accounts.lacking(observerId);
         Map<String, Map<String, String>> notes = new HashMap<>();
         List<BenchRecord> records = new ArrayList<>();
-        Boolean firstTree = null;
-        for (SurveyedTree tree : trees.withCalls(surveyId, plotId, observerId)) {
+        List<SurveyedTree> all = trees.withCalls(surveyId, plotId, observerId);
+        // the same for every tree that is not touched, so it is asked once
+        boolean firstTree = all.stream()
+                .filter(tree -> !touched.contains(tree.id()))
+                .findFirst()
+                .filter(tree -> !calls.hasReadOther(tree, observerId))
+                .isPresent();
+        for (SurveyedTree tree : all) {
             if (touched.contains(tree.id())) {
                 CallInHand call = calls.of(tree, observerId);
                 records.add(onRecord(tree, observerId, call, signatures.beside(tree, observerId, call)));
                 continue;
             }
-            firstTree = firstTree == null ? Boolean.valueOf(!calls.hasReadOther(tree, observerId)) : firstTree;
             CallInHand call = calls.untouched(tree, lacking);
             String groupId = call.sheet().sheet().id();
             records.add(BenchRecord.untouched(

@@ -4,9 +4,9 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.goldthistle.call.CaseReason;
+import org.goldthistle.call.SignedView;
 import org.goldthistle.call.Thistle;
 import org.goldthistle.core.CodeOf;
-import org.goldthistle.signing.DeterminationDto;
 import org.springframework.lang.Nullable;
 
 /**
@@ -70,7 +70,7 @@ record CaseDto(
         @Nullable Joint joint,
         List<Word> words,
         List<Decision> decisions,
-        @Nullable DeterminationDto stands,
+        @Nullable SignedView stands,
         Instant openedAt,
         boolean verified,
         boolean mayVerify,
@@ -100,7 +100,7 @@ record CaseDto(
      * @param blind whether they did so without having seen the others
      * @param mine whether it is this observer's own
      */
-    record Reader(String observer, boolean blind, boolean mine, Thistle thistle, DeterminationDto determination) {}
+    record Reader(String observer, boolean blind, boolean mine, Thistle thistle, SignedView determination) {}
 
     /**
      * A character as the readers saw it.

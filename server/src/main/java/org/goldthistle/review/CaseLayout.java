@@ -6,6 +6,7 @@ import java.util.UUID;
 import org.goldthistle.account.AccountService;
 import org.goldthistle.account.Role;
 import org.goldthistle.account.SignedInObserver;
+import org.goldthistle.call.SignedView;
 import org.goldthistle.core.balance.Balance;
 import org.goldthistle.core.plan.DecisiveSet;
 import org.goldthistle.core.reading.Context;
@@ -14,7 +15,6 @@ import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.sight.Scope;
 import org.goldthistle.sight.Sights;
-import org.goldthistle.signing.DeterminationDto;
 import org.goldthistle.signing.SignedCall;
 import org.goldthistle.signing.SignedCalls;
 import org.goldthistle.survey.SurveyedTree;
@@ -151,7 +151,7 @@ class CaseLayout {
                 set.characters().stream().map(DiagnosticCharacter::name).toList(), set.expectedPoints(), set.enough());
     }
 
-    private DeterminationDto stands(ReviewCase of, SurveyedTree tree) {
+    private SignedView stands(ReviewCase of, SurveyedTree tree) {
         return calls.all(tree).stream()
                 .filter(one -> of.id().equals(one.settles()))
                 .findFirst()

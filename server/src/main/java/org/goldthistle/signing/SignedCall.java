@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.goldthistle.call.Outcome;
+import org.goldthistle.call.SignedView;
 import org.goldthistle.call.StoredSheet;
 import org.goldthistle.call.Thistle;
 import org.goldthistle.core.balance.GroupModel;
@@ -31,7 +32,7 @@ public record SignedCall(
         UUID id,
         UUID observerId,
         Outcome outcome,
-        DeterminationDto determination,
+        SignedView determination,
         Thistle thistle,
         StoredSheet sheet,
         Weighing weighing,

@@ -9,8 +9,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.goldthistle.call.CallInHand;
+import org.goldthistle.call.KeptPicture;
 import org.goldthistle.call.NewReading;
 import org.goldthistle.call.Outcome;
+import org.goldthistle.call.SignedView;
 import org.goldthistle.call.StoredSheet;
 import org.goldthistle.call.Thistle;
 import org.goldthistle.core.Coded;
@@ -55,7 +57,7 @@ public class SignedCalls {
     @Transactional(readOnly = true)
     public List<SignedCall> of(SurveyedTree tree) {
         List<Determination> newestFirst = signatures.signedFor(tree.id());
-        List<DeterminationDto> shown = signatures.dtos(newestFirst);
+        List<SignedView> shown = signatures.dtos(newestFirst);
         Map<UUID, SignedCall> last = new LinkedHashMap<>();
         for (int i = newestFirst.size() - 1; i >= 0; i--) {
             Determination one = newestFirst.get(i);
@@ -68,7 +70,7 @@ public class SignedCalls {
 
     /** Everything that was ever signed for a tree, the newest first. */
     @Transactional(readOnly = true)
-    public List<DeterminationDto> all(SurveyedTree tree) {
+    public List<SignedView> all(SurveyedTree tree) {
         return signatures.dtos(signatures.signedFor(tree.id()));
     }
 
@@ -134,7 +136,7 @@ public class SignedCalls {
             List<UUID> alsoBy,
             String reasons) {}
 
-    private SignedCall signedCall(SurveyedTree tree, Determination one, DeterminationDto shown) {
+    private SignedCall signedCall(SurveyedTree tree, Determination one, SignedView shown) {
         Snapshot snapshot = one.snapshot();
         StoredSheet sheet = library.find(snapshot.sheetVersionId());
         var evidence = CallInHand.evidenceOf(
@@ -165,7 +167,7 @@ public class SignedCalls {
                 contested,
                 Assessment.matters(assessment.lead()),
                 one.signedBlind(),
-                shown.photos().stream().map(Snapshot.KeptPicture::id).toList(),
+                shown.photos().stream().map(KeptPicture::id).toList(),
                 Optional.ofNullable(snapshot.school()),
                 specimen(shown.observer(), snapshot, shown.readings()));
     }

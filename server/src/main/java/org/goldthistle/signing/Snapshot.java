@@ -9,6 +9,7 @@ import org.goldthistle.call.CallInHand;
 import org.goldthistle.call.Circumstances;
 import org.goldthistle.call.Figures;
 import org.goldthistle.call.Judgement;
+import org.goldthistle.call.KeptPicture;
 import org.goldthistle.call.NewReading;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.reading.GateMark;
@@ -118,9 +119,6 @@ record Snapshot(
 
     /** A mark of a gate item. */
     record KeptMark(String item, boolean fits) {}
-
-    /** A photo with the print of its content. */
-    record KeptPicture(UUID id, @Nullable String character, String sha256) {}
 
     /** A reading with its id in the record. */
     record KeptReading(UUID id, NewReading reading) {}

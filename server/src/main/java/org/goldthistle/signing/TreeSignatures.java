@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import org.goldthistle.account.AccountService;
 import org.goldthistle.call.CallInHand;
 import org.goldthistle.call.OnRecord;
+import org.goldthistle.call.SignedView;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.survey.SurveyedTree;
 import org.springframework.lang.Nullable;
@@ -42,7 +43,7 @@ public class TreeSignatures {
      */
     public record Beside(
             OnRecord onRecord,
-            List<DeterminationDto> determinations,
+            List<SignedView> determinations,
             boolean holdsOthers,
             @Nullable UUID signedAs) {}
 
@@ -124,13 +125,13 @@ public class TreeSignatures {
     }
 
     /** Signatures as they are shown. */
-    List<DeterminationDto> dtos(List<Determination> newestFirst) {
+    List<SignedView> dtos(List<Determination> newestFirst) {
         Map<UUID, String> callSigns = accounts.callSigns(newestFirst.stream()
                 .flatMap(one -> Stream.concat(Stream.of(one.observerId()), one.alsoBy().stream()))
                 .distinct()
                 .toList());
         return newestFirst.stream()
-                .map(one -> DeterminationDto.of(
+                .map(one -> SignedViews.of(
                         one,
                         library.find(one.snapshot().sheetVersionId()),
                         callSigns,

@@ -8,6 +8,8 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Version;
 import java.util.List;
 import java.util.UUID;
+import org.goldthistle.call.Circumstances;
+import org.goldthistle.call.TreeStanding;
 import org.hibernate.annotations.Formula;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -55,7 +57,7 @@ class Tree {
     Tree(UUID id, Plot plot, TreeBody body) {
         this.id = id;
         this.plot = plot;
-        this.standsAs = body.groupId() == null ? "plain" : "open";
+        this.standsAs = TreeStanding.entered(body.groupId() != null).code();
         change(body);
     }
 
@@ -130,7 +132,7 @@ class Tree {
                 diameterMillimetres,
                 stage,
                 origin,
-                habitat == null ? plot.habitat() : List.copyOf(habitat),
+                Circumstances.ground(habitat, plot.habitat()),
                 shownTo == null ? null : List.copyOf(shownTo));
     }
 }

@@ -12,6 +12,7 @@ import java.util.UUID;
 import org.goldthistle.audit.AuditEntry;
 import org.goldthistle.audit.AuditTrail;
 import org.goldthistle.audit.Place;
+import org.goldthistle.call.TreeStanding;
 import org.goldthistle.core.Refusals;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.platform.Problem;
@@ -173,7 +174,7 @@ public class TreeService {
         tree.change(asked);
         trees.flush();
         if (before.groupId() == null != (asked.groupId() == null)) {
-            stands(tree.id(), asked.groupId() == null ? "plain" : "open", null, null);
+            stands(tree.id(), TreeStanding.entered(asked.groupId() != null).code(), null, null);
         }
         audit.noteChange(observerId, "changed the tree", place(tree), before, tree.body());
         return TreeDto.of(tree);
