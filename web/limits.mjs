@@ -1,4 +1,5 @@
-// Writes src/api/limits.ts: what the server takes and what it usually is, as its document says, so that a form says the same.
+// Writes src/api/limits.ts: what the server takes and what it usually is, as its document says, so that a form says the same;
+// and the document's version.
 import { readFileSync, writeFileSync } from 'node:fs'
 
 const NAMES = { minimum: 'least', maximum: 'most', maxLength: 'longest', default: 'usual' }

@@ -1,6 +1,6 @@
 import { experimental_createQueryPersister, type PersistedQuery } from '@tanstack/query-persist-client-core'
 import { hashKey, type QueryClient, type QueryKey } from '@tanstack/react-query'
-import { createStore, delMany, entries, get, set, setMany } from 'idb-keyval'
+import { createStore, delMany, get, set, setMany } from 'idb-keyval'
 import { readKept } from './kept'
 import type { Observer } from './types'
 
@@ -10,7 +10,7 @@ export const SIGNED_IN = 'signed-in'
 const LONGEST = 1000 * 60 * 60 * 24 * 60 // milliseconds; what was not fetched for two months is let go
 const PREFIX = 'tree-data'
 
-const store = () => createStore('goldthistle-along', 'answers')
+const store = createStore('goldthistle-along', 'answers') // opened when it is first asked
 const written = new Map<string, unknown>()
 
 /** Each observer of a shared tablet has a shelf of their own. */
@@ -26,7 +26,7 @@ const persister = experimental_createQueryPersister<PersistedQuery>({
   storage: {
     getItem: async (key) => {
       try {
-        const query = await get<PersistedQuery>(place(key), store())
+        const query = await get<PersistedQuery>(place(key), store)
         if (query) written.set(key, query.state.data)
         return query
       } catch {
@@ -37,7 +37,7 @@ const persister = experimental_createQueryPersister<PersistedQuery>({
       if (query.state.data === undefined) return // it is told again once it is there
       if (written.get(key) === query.state.data) return // the same answer as before is not written again
       try {
-        await set(place(key), query, store())
+        await set(place(key), query, store)
         written.set(key, query.state.data)
       } catch {
         written.delete(key) // no room: it is asked for again
@@ -46,7 +46,7 @@ const persister = experimental_createQueryPersister<PersistedQuery>({
     removeItem: async (key) => {
       written.delete(key)
       try {
-        await delMany([place(key)], store())
+        await delMany([place(key)], store)
       } catch {
         // there is nothing to remove where nothing can be kept
       }
@@ -84,7 +84,7 @@ export async function shelve(answers: readonly (readonly [QueryKey, unknown])[])
       written.delete(`${PREFIX}-${queryHash}`)
       return [place(`${PREFIX}-${queryHash}`), query]
     }),
-    store(),
+    store,
   )
 }
 
@@ -107,7 +107,7 @@ function stateOf(data: unknown, dataUpdatedAt: number): PersistedQuery['state'] 
 
 /** What is kept under a key; undefined: nothing. */
 export async function shelved<T>(queryKey: QueryKey): Promise<T | undefined> {
-  const query = await get<PersistedQuery>(place(`${PREFIX}-${hashKey(queryKey)}`), store())
+  const query = await get<PersistedQuery>(place(`${PREFIX}-${hashKey(queryKey)}`), store)
   return query?.state.data as T | undefined
 }
 
@@ -118,17 +118,6 @@ export async function unshelve(keys: readonly QueryKey[]): Promise<void> {
       written.delete(`${PREFIX}-${hashKey(key)}`)
       return place(`${PREFIX}-${hashKey(key)}`)
     }),
-    store(),
-  )
-}
-
-/** Forgets everything that is kept for the observer who is signed in. */
-export async function clearShelf(): Promise<void> {
-  const mine = place('')
-  const all = await entries<string, unknown>(store())
-  written.clear()
-  await delMany(
-    all.map(([key]) => key).filter((key) => key.startsWith(mine)),
-    store(),
+    store,
   )
 }

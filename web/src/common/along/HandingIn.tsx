@@ -190,7 +190,7 @@ function Refused({ entry, onGo }: { readonly entry: Unsent; readonly onGo: () =>
           <Button onClick={() => setMoving(!moving)}>Move to another tree</Button>
         )}
         <Button onClick={() => void save(entry)}>Save as a file</Button>
-        <Confirm words="Drop it" disabled={false} onConfirm={() => outbox.drop(entry.id)}>
+        <Confirm words="Drop it" disabled={false} onConfirm={() => outbox.drop(entry)}>
           “{enteredWords(entry, sheet)}” is not on the server and is gone for good then.
         </Confirm>
       </div>

@@ -92,15 +92,7 @@ class Taking {
         this.tell(undefined)
         return
       }
-      this.tell(
-        isFull(error)
-          ? new Error(
-              'This device has no room for all of it. What was along before is still there; let plots go that you do not walk today, or free some room, and take along again.',
-            )
-          : error instanceof Error
-            ? error
-            : new Error(String(error)),
-      )
+      this.tell(whyNot(error))
     }
   }
 
@@ -123,8 +115,14 @@ class Taking {
   }
 }
 
-function isFull(error: unknown): boolean {
-  return error instanceof DOMException && error.name === 'QuotaExceededError'
+/** Why plots could not be taken along, in words. */
+function whyNot(error: unknown): Error {
+  if (!(error instanceof DOMException)) return error instanceof Error ? error : new Error(String(error))
+  return new Error(
+    error.name === 'QuotaExceededError'
+      ? 'This device has no room for all of it. What was along before is still there; let plots go that you do not walk today, or free some room, and take along again.'
+      : 'This browser keeps nothing on this device, as a private window does, so nothing can be taken along. Everything works while there is a network; open Goldthistle in an ordinary window for the woods.',
+  )
 }
 
 async function keepPlots(surveyId: string, along: Along): Promise<readonly PlotAlong[]> {

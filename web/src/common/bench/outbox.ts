@@ -90,7 +90,7 @@ class Outbox {
       subject(other.entered) === subject(entry.entered) &&
       (other.refused !== undefined || (other.entered.kind === 'tree' && other.id !== this.onItsWay))
     const gone = this.entries.filter(givesWay)
-    for (const other of gone) this.forget(other.id)
+    for (const other of gone) this.forget(other)
     // a tree keeps its place, since what was done on it comes after it
     const tree = entry.entered.kind === 'tree' ? gone[0] : undefined
     const unsent = { ...entry, turn: tree?.turn ?? this.turns++, at: tree?.at ?? entry.at }
@@ -153,14 +153,14 @@ class Outbox {
     }
   }
 
-  private forget(id: string): void {
+  private forget({ id, entered }: Unsent): void {
     remove(id)
-    void forgetFile(id)
+    if (entered.kind === 'photo') forgetFile(id)
   }
 
-  drop(id: string): void {
-    this.forget(id)
-    this.entries = this.entries.filter((entry) => entry.id !== id)
+  drop(gone: Unsent): void {
+    this.forget(gone)
+    this.entries = this.entries.filter((entry) => entry.id !== gone.id)
     this.tell()
   }
 
@@ -209,7 +209,7 @@ class Outbox {
       this.wait = FIRST_WAIT
       this.handed = { ...this.handed, sent: [...this.handed.sent, next.entered.kind], at: Date.now() }
       show()
-      this.drop(next.id)
+      this.drop(next)
       return true
     } catch (error) {
       if (error instanceof Away || (error instanceof Problem && error.isMomentary)) {

@@ -21,7 +21,7 @@ export function Told({ bench, work, check }: Props) {
         <button
           type="button"
           className="font-semibold text-thistle underline"
-          onClick={() => outbox.drop(refused.id)}
+          onClick={() => outbox.drop(refused)}
         >
           Drop it
         </button>

@@ -120,6 +120,22 @@ class HandingInTest extends InTheWoods {
     }
 
     @Test
+    void a_browser_that_keeps_nothing_says_so_and_works_while_there_is_a_network() {
+        Page wren = stranger(1280, 800);
+        wren.addInitScript("Object.defineProperty(window, 'indexedDB', { value: { open() {"
+                + " throw new DOMException('private', 'SecurityError') } } })");
+        wren.reload();
+        signIn(wren, "Wren");
+        wren.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Take .*along$")))
+                .click();
+        assertThat(wren.getByText("This browser keeps nothing on this device")).isVisible();
+
+        BenchOnScreen bench = BenchOnScreen.open(wren, 24);
+        bench.takeUp(BARK).see("some dark shallow cracks").settled();
+        assertThat(bench.points(BARK)).hasCount(1);
+    }
+
+    @Test
     void without_the_core_the_figures_come_from_the_server_and_the_page_says_so() {
         Page redpoll = signedIn("Redpoll");
         redpoll.route("**/assets/worker-*.js", Route::abort);
