@@ -44,7 +44,7 @@ abstract class ImportedSurvey extends ServerTest {
     }
 
     protected JsonNode ended(String file, String state) {
-        JsonNode ended = await().atMost(Duration.ofSeconds(60))
+        JsonNode ended = await().atMost(Duration.ofMinutes(5))
                 .until(
                         () -> lead.get(file).expect(200),
                         now -> !now.path("state").asText().endsWith("ing"));
