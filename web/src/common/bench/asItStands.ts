@@ -173,7 +173,8 @@ function useLaidOut(observer: string, surveyId: string, treeId: string): Shown |
       const next = await laid(queries, there, unsent)
       if (stopped || turn < asked) return // something was entered meanwhile, and is shown with it
       answered = turn
-      setLaidOut((before) => (next instanceof Error ? next : replaceEqualDeep(before, next)))
+      // at once, so that no touch falls between this answer and the page that shows it
+      flushSync(() => setLaidOut((before) => (next instanceof Error ? next : replaceEqualDeep(before, next))))
     }
     const show = () => {
       if (answered === asked) return

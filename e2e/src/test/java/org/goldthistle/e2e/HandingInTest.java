@@ -176,6 +176,10 @@ class HandingInTest extends InTheWoods {
         assertThat(dipper.getByText("The clock of this device is 1 d ahead")).isVisible();
 
         dipper.route("**/api/**", route -> {
+            if (route.request().url().endsWith("/news")) {
+                route.resume(); // it is told line by line and has no end
+                return;
+            }
             var answer = route.fetch();
             Map<String, String> headers = new HashMap<>(answer.headers());
             headers.put("x-goldthistle-api", "99");
