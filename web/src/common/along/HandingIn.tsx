@@ -80,7 +80,7 @@ export function HandingInPill({ brief }: { readonly brief: boolean }) {
   }, [waits, online])
   const words = pillWords(late ? waits : 0, refused, handed, Boolean(pack), online)
   // on the Bench its place is kept for it, so that nothing moves when it comes
-  const room = brief ? 'w-14 lg:w-40 justify-center' : ''
+  const room = brief ? 'w-12 lg:w-40 justify-center' : ''
   if (words === '') return brief ? <span className={`shrink-0 ${room}`} /> : null
   const urgent = refused > 0 || (late && waits > 0)
   return (

@@ -81,7 +81,7 @@ export function ContextBar({ bench, sheet }: Props) {
           <span className="ml-auto text-quiet max-lg:text-sm">closed survey: read only</span>
         ) : (
           <Button
-            className="shrink-0 px-2! max-lg:ml-auto max-lg:w-30 max-lg:px-1! max-lg:text-sm"
+            className="shrink-0 px-2! max-lg:ml-auto max-lg:w-26 max-lg:px-1! max-lg:text-sm"
             onClick={() => setOpen(true)}
           >
             <span className="max-lg:sr-only">Change</span>
