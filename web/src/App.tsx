@@ -7,7 +7,12 @@ import { SignInPage } from './features/account/SignInPage'
 import { NoSuchPage } from './NoSuchPage'
 import { Terms } from './ui/Term'
 
-const SignedIn = lazy(() => import('./features/account/SignedIn').then((it) => ({ default: it.SignedIn })))
+const SignedIn = lazy(() =>
+  import('./features/account/SignedIn').then((it) => {
+    whenIdle(warmUpBench)
+    return { default: it.SignedIn }
+  }),
+)
 const Sending = lazy(() => import('./features/bench/Sending').then((it) => ({ default: it.Sending })))
 const TodayPage = lazy(() => import('./features/today/TodayPage').then((it) => ({ default: it.TodayPage })))
 const GroupsPage = lazy(() =>
@@ -16,7 +21,7 @@ const GroupsPage = lazy(() =>
 const WelcomePage = lazy(() =>
   import('./features/account/WelcomePage').then((it) => ({ default: it.WelcomePage })),
 )
-// the Bench and its drawings are the largest part, and are fetched when a tree is opened
+// the Bench and its drawings are the largest part, and are fetched when a tree is opened, or when nothing else is to do
 const BenchPage = lazy(() => import('./features/bench/BenchPage').then((it) => ({ default: it.BenchPage })))
 const TreeSideBySide = lazy(() =>
   import('./features/group/SideBySidePages').then((it) => ({ default: it.TreeSideBySide })),
@@ -67,6 +72,20 @@ const CaseFilePage = lazy(() =>
   import('./features/review/CaseFilePage').then((it) => ({ default: it.CaseFilePage })),
 )
 const CasePage = lazy(() => import('./features/review/CasePage').then((it) => ({ default: it.CasePage })))
+
+/** Fetches the Bench and starts its core, so that the first tree opens as quickly as the next. */
+function warmUpBench(): void {
+  const wanted = [
+    import('./features/bench/BenchPage'),
+    import('./reckoner/reckoner').then((it) => it.figures.start()),
+  ]
+  Promise.all(wanted).catch(() => undefined) // without a network it is told when a tree is opened
+}
+
+function whenIdle(act: () => void): void {
+  if ('requestIdleCallback' in window) window.requestIdleCallback(act)
+  else setTimeout(act, 500)
+}
 
 const queries = new QueryClient({
   defaultOptions: {

@@ -2,6 +2,8 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Send } from '../src/common/bench/outbox'
 import type { Entered, Unsent } from '../src/common/bench/unsent'
 
+const A_PAUSE = 150 // milliseconds, after which what was entered is sent
+
 const kept = new Map<string, string>()
 vi.stubGlobal('localStorage', {
   get length() {
@@ -88,7 +90,7 @@ describe('the outbox', () => {
 
     outbox.add(entry('1', read('bark', 'smooth')))
     outbox.add(entry('2', read('twig', 'warty')))
-    await vi.advanceTimersByTimeAsync(0)
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
 
     expect(got).toEqual(['1', '2'])
     expect(shown).toEqual(['1', '2'])
@@ -96,11 +98,28 @@ describe('the outbox', () => {
     expect(kept.size).toBe(0)
   })
 
+  it('sends nothing as long as somebody presses on, and all of it after', async () => {
+    const { outbox } = await opened()
+    const { got, send } = server()
+    outbox.start('Dipper', send)
+
+    for (let i = 0; i < 10; i++) {
+      outbox.add(entry(`${i}`, read('bark', 'smooth')))
+      await vi.advanceTimersByTimeAsync(A_PAUSE - 1)
+    }
+    expect(got).toEqual([])
+    expect(kept.size).toBe(10)
+    await vi.advanceTimersByTimeAsync(1)
+
+    expect(got).toHaveLength(10)
+    expect(kept.size).toBe(0)
+  })
+
   it('keeps everything while the server is away and tries again by itself, less and less often', async () => {
     const { outbox, got, comesBack } = await openedWhileAway()
 
     outbox.add(entry('1', read('bark', 'smooth')))
-    await vi.advanceTimersByTimeAsync(900)
+    await vi.advanceTimersByTimeAsync(A_PAUSE + 900)
     expect(got).toHaveLength(1)
     await vi.advanceTimersByTimeAsync(200)
     expect(got).toHaveLength(2)
@@ -132,11 +151,11 @@ describe('the outbox', () => {
   it('does not wait for its turn once the browser says that it is online again', async () => {
     const { outbox, got, comesBack } = await openedWhileAway()
     outbox.add(entry('1', read('bark', 'smooth')))
-    await vi.advanceTimersByTimeAsync(0)
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
 
     comesBack()
     happens('online')
-    await vi.advanceTimersByTimeAsync(0)
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
 
     expect(got).toHaveLength(2)
     expect(outbox.snapshot()).toEqual([])
@@ -149,7 +168,7 @@ describe('the outbox', () => {
     const after = (await opened()).outbox
     const { got, send } = server()
     after.start('Dipper', send)
-    await vi.advanceTimersByTimeAsync(0)
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
 
     expect(after).not.toBe(before)
     expect(got).toEqual(['1'])
@@ -162,13 +181,13 @@ describe('the outbox', () => {
     })
     outbox.start('Dipper', send)
     outbox.add(entry('1', read('bark', 'smoth')))
-    await vi.advanceTimersByTimeAsync(0)
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
     expect(outbox.snapshot()[0]?.refused).toBe('No such state.')
 
     outbox.add(entry('2', read('twig', 'warty')))
     outbox.add(entry('3', read('bark', 'smooth')))
     outbox.add(entry('4', read('bark', 'rough')))
-    await vi.advanceTimersByTimeAsync(0)
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
 
     expect(got).toEqual(['1', '2', '3', '4'])
     expect(outbox.snapshot()).toEqual([])
@@ -185,12 +204,12 @@ describe('the outbox', () => {
     outbox.add(entry('1', tree))
     outbox.add(entry('2', read('bark', 'smooth')))
     outbox.add({ ...entry('3', read('bark', 'smooth')), treeId: 'other' })
-    await vi.advanceTimersByTimeAsync(0)
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
     expect(got).toEqual(['1', '3'])
 
     taken = false
     outbox.add({ ...entry('4', { ...tree, body: { tag: 8 } } as unknown as Entered), at: 9 })
-    await vi.advanceTimersByTimeAsync(0)
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
 
     expect(got).toEqual(['1', '3', '4', '2'])
     expect(outbox.snapshot()).toEqual([])
@@ -205,7 +224,7 @@ describe('the outbox', () => {
     outbox.add(entry('2', read('twig', 'warty')))
     outbox.add(entry('3', { kind: 'tier', tier: 'record' }))
     outbox.start('Dipper', send)
-    await vi.advanceTimersByTimeAsync(0)
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
 
     expect(outbox.handedIn()).toMatchObject({ sent: ['reading', 'tier'], refused: 1 })
     expect(outbox.handedIn().at).toBeDefined()
@@ -223,7 +242,7 @@ describe('the outbox', () => {
     full.mockRestore()
     const { got, send } = server()
     outbox.start('Dipper', send)
-    await vi.advanceTimersByTimeAsync(0)
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
 
     expect(got).toEqual(['1', '2'])
     expect(outbox.snapshot()).toEqual([])
@@ -253,10 +272,11 @@ describe('the outbox', () => {
     })
 
     outbox.add(entry('1', read('bark', 'smooth')))
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
     outbox.add(entry('2', read('bark', 'rough')))
     expect(ids(outbox.snapshot())).toEqual(['1', '2'])
     arrive()
-    await vi.advanceTimersByTimeAsync(0)
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
 
     expect(got).toEqual(['1', '2'])
   })
@@ -270,7 +290,7 @@ describe('the outbox', () => {
 
     outbox.add(entry('1', read('bark', 'antlers')))
     outbox.add(entry('2', read('twig', 'warty')))
-    await vi.advanceTimersByTimeAsync(0)
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
 
     expect(got).toEqual(['1', '2'])
     expect(outbox.snapshot()).toMatchObject([{ id: '1', refused: 'No such state.' }])
@@ -290,11 +310,11 @@ describe('the outbox', () => {
 
     const siskins = server()
     const stopAgain = outbox.start('Siskin', siskins.send)
-    await vi.advanceTimersByTimeAsync(0)
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
     stopAgain()
     const dippers = server()
     outbox.start('Dipper', dippers.send)
-    await vi.advanceTimersByTimeAsync(0)
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
 
     expect(ended.got).toEqual(['1'])
     expect(siskins.got).toEqual([])
@@ -312,7 +332,7 @@ describe('the outbox', () => {
     expect(ids((await opened()).outbox.snapshot())).toEqual(['1', '2', '3'])
     const { got, send } = server()
     other.start('Dipper', send)
-    await vi.advanceTimersByTimeAsync(0)
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
     expect(got).toEqual(['1', '2', '3'])
     expect(kept.size).toBe(0)
   })
@@ -328,11 +348,11 @@ describe('the outbox', () => {
       async ({ id }) => void told.push(`${id} fetched, ${one.snapshot().length} shown`),
     )
     one.add(entry('1', read('bark', 'smooth')))
-    await vi.advanceTimersByTimeAsync(0)
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
 
     kept.clear() // another page has sent it
     happens('storage', { key: 'goldthistle.outbox.1' })
-    await vi.advanceTimersByTimeAsync(0)
+    await vi.advanceTimersByTimeAsync(A_PAUSE)
 
     expect(told).toEqual(['1 fetched, 1 shown'])
     expect(one.snapshot()).toEqual([])

@@ -19,6 +19,11 @@ class Reckoner {
   private readonly trees = new Map<string, unknown>()
   private next = 0
 
+  /** Starts it before anything is asked. */
+  start(): void {
+    this.started()
+  }
+
   /** Asks; the answer may come after that of a later question to another worker, never to this one. */
   ask<K extends keyof Told>(asked: Extract<Asked, { what: K }>): Promise<Told[K]> {
     return this.send(asked) as Promise<Told[K]>

@@ -5,7 +5,7 @@ import {
   useQuery,
   useQueryClient,
 } from '@tanstack/react-query'
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { flushSync } from 'react-dom'
 import { groupsQuery } from '../../api/groups'
 import { Away, Problem } from '../../api/problem'
@@ -46,6 +46,26 @@ export function showEntered(): void {
 
 function unsentOf(observer: string, treeId: string): readonly Unsent[] {
   return outbox.snapshot().filter((entry) => entry.observer === observer && entry.treeId === treeId)
+}
+
+/**
+ * What counts of what waits: of readings of one character, or marks of one item, that follow each other the last, as long as
+ * no signature or group stands between, which go by what was there before. So a tree takes no longer the more was pressed.
+ */
+function counting(unsent: readonly Unsent[]): readonly Unsent[] {
+  const last = new Map<string, string>()
+  const kept = new Set<string>()
+  for (const { id, entered } of unsent) {
+    if (entered.kind === 'reading') last.set(`reading ${entered.reading.character}`, id)
+    else if (entered.kind === 'mark') last.set(`mark ${entered.item}`, id)
+    else kept.add(id)
+    if (entered.kind === 'signature' || entered.kind === 'group') {
+      for (const one of last.values()) kept.add(one)
+      last.clear()
+    }
+  }
+  for (const one of last.values()) kept.add(one)
+  return unsent.filter((entry) => kept.has(entry.id))
 }
 
 /** What was entered as the core reads it; what belongs elsewhere is left out. */
@@ -156,25 +176,44 @@ function withRefusals(
 
 type Shown = Omit<AsItStands, 'sheet'>
 
+/** What the core is asked of: what is on record, and what was entered since. */
+type Asked = { readonly onRecord: BenchAnswer; readonly unsent: readonly Unsent[] }
+
+function isSame(a: Asked | undefined, b: Asked): boolean {
+  return (
+    a?.onRecord === b.onRecord &&
+    a.unsent.length === b.unsent.length &&
+    a.unsent.every((entry, i) => entry === b.unsent[i])
+  )
+}
+
 /** What the page shows of a tree: the core's figures, drawn once for each thing that is entered. */
 function useLaidOut(observer: string, surveyId: string, treeId: string): Shown | Error | undefined {
   const queries = useQueryClient()
   const onRecord = useQuery(benchQuery(surveyId, treeId)).data
   const [laidOut, setLaidOut] = useState<Shown | Error>()
+  const layAgain = useRef<() => void>(undefined)
+  const isThere = onRecord !== undefined
   useEffect(() => {
-    if (!onRecord) return
+    if (!isThere) return
     let asked = 0
     let answered = 0
     let stopped = false
+    let last: Asked | undefined
     const lay = async () => {
+      const there = queries.getQueryData(benchQuery(surveyId, treeId).queryKey)
+      if (!there) return
+      const next = { onRecord: there, unsent: unsentOf(observer, treeId) }
+      if (isSame(last, next)) return // an answer is told twice: by its record, and by what no longer waits
+      last = next
       const turn = ++asked
-      const there = queries.getQueryData(benchQuery(surveyId, treeId).queryKey) ?? onRecord
-      const unsent = unsentOf(observer, treeId)
-      const next = await laid(queries, there, unsent)
+      const figured = await laid(queries, next.onRecord, next.unsent)
       if (stopped || turn < asked) return // something was entered meanwhile, and is shown with it
       answered = turn
       // at once, so that no touch falls between this answer and the page that shows it
-      flushSync(() => setLaidOut((before) => (next instanceof Error ? next : replaceEqualDeep(before, next))))
+      flushSync(() =>
+        setLaidOut((before) => (figured instanceof Error ? figured : replaceEqualDeep(before, figured))),
+      )
     }
     const show = () => {
       if (answered === asked) return
@@ -191,14 +230,18 @@ function useLaidOut(observer: string, surveyId: string, treeId: string): Shown |
     const stopHearing = outbox.subscribe(() => void lay())
     for (const input of INPUTS) window.addEventListener(input, show, true)
     shown.add(show)
+    layAgain.current = () => void lay()
     void lay()
     return () => {
       stopped = true
       stopHearing()
       shown.delete(show)
+      layAgain.current = undefined
       for (const input of INPUTS) window.removeEventListener(input, show, true)
     }
-  }, [queries, onRecord, observer, surveyId, treeId])
+  }, [queries, isThere, observer, surveyId, treeId])
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is on record is taken from where it is kept; here it only tells that it is new
+  useEffect(() => layAgain.current?.(), [onRecord])
   return laidOut && !(laidOut instanceof Error) && laidOut.bench.tree.id !== treeId ? undefined : laidOut
 }
 
@@ -207,7 +250,7 @@ async function laid(
   onRecord: BenchAnswer,
   unsent: readonly Unsent[],
 ): Promise<Shown | Error> {
-  const weighed = unsent.filter((entry) => !entry.refused)
+  const weighed = counting(unsent.filter((entry) => !entry.refused))
   const entered = onCall(weighed)
   const { id: treeId, surveyId } = onRecord.tree
   try {
@@ -287,7 +330,7 @@ export async function signatureOn(
   id: string,
   observer: string,
 ) {
-  const entered = onCall(stands.unsent.filter((entry) => !entry.refused))
+  const entered = onCall(counting(stands.unsent.filter((entry) => !entry.refused)))
   const at = new Date().toISOString()
   const laidOut = await figures.ask<'laidOut'>({
     what: 'laidOut',
@@ -301,14 +344,28 @@ export async function signatureOn(
   return laidOut.signatures[0]
 }
 
+const BEFORE_MONTHS = 250 // milliseconds; whoever presses on needs no months yet, but the whole processor
+
+/** Waits; throws when it is called off. */
+function rest(milliseconds: number, signal: AbortSignal): Promise<void> {
+  return new Promise((go, stop) => {
+    const timer = setTimeout(go, milliseconds)
+    signal.addEventListener('abort', () => {
+      clearTimeout(timer)
+      stop(signal.reason)
+    })
+  })
+}
+
 /** In which months a tree could be settled; it changes with every reading. */
 export function outlookQuery(stands: AsItStands) {
   const { bench, unsent } = stands
   return queryOptions({
     queryKey: ['outlook', bench.tree.id, bench.sheetVersionId, bench.readings.map((one) => one.id)],
-    queryFn: async ({ client }) => {
+    queryFn: async ({ client, signal }) => {
+      await rest(BEFORE_MONTHS, signal)
       const today = new Date()
-      const entered = onCall(unsent.filter((entry) => !entry.refused))
+      const entered = onCall(counting(unsent.filter((entry) => !entry.refused)))
       await openSheets(ahead, client, stands.onRecord, entered)
       ahead.begin(bench.tree.id, stands.onRecord)
       return await ahead.ask<'outlook'>({

@@ -13,6 +13,7 @@ export type Refresh = (unsent: Unsent) => Promise<void>
 type Sender = { readonly observer: string; readonly send: Send; readonly refresh: Refresh }
 
 const SENDER = 'goldthistle.outbox' // the lock of whoever sends
+const PAUSE = 150 // milliseconds without another entry
 const FIRST_WAIT = 1000 // milliseconds
 const LONGEST_WAIT = 15_000
 
@@ -98,7 +99,7 @@ class Outbox {
     this.entries = [...this.entries.filter((other) => !givesWay(other)), unsent].sort(inOrder)
     if (this.handed.at !== undefined && this.waiting(entry.observer) === 1) this.handed = NOTHING_YET
     this.tell()
-    this.flush()
+    this.flushSoon()
   }
 
   /** Sends what was refused once more; it keeps its place. */
@@ -184,6 +185,12 @@ class Outbox {
   private all(): readonly Unsent[] {
     const kept = readAll()
     return this.full === undefined ? kept : [...kept, ...this.entries.filter((entry) => !has(entry.id))]
+  }
+
+  /** Sends as soon as nobody presses on: until then the device works for the figures alone, and what was entered is kept here. */
+  private flushSoon(): void {
+    window.clearTimeout(this.timer)
+    this.timer = window.setTimeout(() => this.flush(), PAUSE)
   }
 
   private async flush(): Promise<void> {

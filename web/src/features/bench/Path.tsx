@@ -245,10 +245,20 @@ function NotSent({ words, current }: { readonly words: string; readonly current:
   return <span className={`text-sm font-bold ${current ? '' : 'text-rust-ink'}`}>{words}</span>
 }
 
-/** What the check was worth before stays until the server is slow to answer. */
-function Unsent({ before, current }: { readonly before: ReactNode; readonly current: boolean }) {
-  const late = useLate()
-  return late ? <NotSent words="unsent" current={current} /> : before
+type WorthProps = {
+  readonly points: number | undefined
+  /** Whether the server does not have it yet. */
+  readonly waits: boolean
+  readonly current: boolean
+}
+
+/** What the check is worth, also while it is on its way; until the server is slow to answer nothing here is put anew. */
+function Worth({ points: worth, waits, current }: WorthProps) {
+  const late = useLate(waits)
+  if (late) return <NotSent words="unsent" current={current} />
+  if (worth === undefined) return null
+  const tone = worth < 0 ? 'text-rust-ink' : 'text-gold-ink'
+  return <span className={`figure shrink-0 font-bold ${current ? '' : tone}`}>{points(worth)}</span>
 }
 
 type AsideProps = Pick<RowProps, 'bench' | 'character' | 'entry' | 'current'> & {
@@ -260,13 +270,8 @@ type AsideProps = Pick<RowProps, 'bench' | 'character' | 'entry' | 'current'> & 
 function Aside({ bench, character, entry, next, current }: AsideProps) {
   if (entry?.unsent?.refused) return <NotSent words="refused" current={current} />
   const worth = decidingBalance(bench).points.find((one) => one.character === character.id)?.points
-  const tone = worth !== undefined && worth < 0 ? 'text-rust-ink' : 'text-gold-ink'
-  const before = worth !== undefined && (
-    <span className={`figure shrink-0 font-bold ${current ? '' : tone}`}>{points(worth)}</span>
-  )
-  if (entry?.unsent) return <Unsent before={before} current={current} />
-  if (before) return before
-  if (entry) return null
+  if (entry || worth !== undefined)
+    return <Worth points={worth} waits={entry?.unsent !== undefined} current={current} />
   const seeds = bench.suggested.find((one) => one.character === character.id)?.seeds
   return (
     <span

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { Character, Sheet } from '../../api/types'
 import { Drawing } from '../../ui/Drawing'
 import { Key } from '../../ui/Key'
@@ -71,7 +72,7 @@ type MeaningsProps = {
 }
 
 /** How often each candidate shows a state, by the sheet; while it is covered its room stays. */
-function Meanings({ sheet, character, place, covered }: MeaningsProps) {
+const Meanings = memo(function Meanings({ sheet, character, place, covered }: MeaningsProps) {
   const lines = Math.ceil(sheet.taxa.length / 2)
   return (
     <span
@@ -91,4 +92,4 @@ function Meanings({ sheet, character, place, covered }: MeaningsProps) {
         ))}
     </span>
   )
-}
+})

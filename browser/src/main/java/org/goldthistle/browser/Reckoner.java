@@ -8,6 +8,9 @@ import org.teavm.jso.JSObject;
 public final class Reckoner {
     private static final CallDesk DESK = new CallDesk();
 
+    private static JSObject begunLast;
+    private static Object begunLastRead;
+
     private Reckoner() {}
 
     /** Keeps a version of a sheet for the calls that are read on it. */
@@ -19,13 +22,13 @@ public final class Reckoner {
     /** Everything that the Bench shows of a call, with what was entered since. */
     @JSExport
     public static JSObject layOut(JSObject begun, JSObject entered, int month) {
-        return JsValues.write(DESK.layOut(JsValues.read(begun), list(entered), month));
+        return JsValues.write(DESK.layOut(begun(begun), list(entered), month));
     }
 
     /** In which months a call could be settled. */
     @JSExport
     public static JSObject outlook(JSObject begun, JSObject entered, int year, int month) {
-        return JsValues.write(DESK.outlook(JsValues.read(begun), list(entered), year, month));
+        return JsValues.write(DESK.outlook(begun(begun), list(entered), year, month));
     }
 
     /** The state of a call that nobody has begun, on a tree as it was entered on a plot's ground. */
@@ -52,6 +55,15 @@ public final class Reckoner {
     @JSExport
     public static String difference(JSObject here, JSObject there) {
         return SameFigures.difference(JsValues.read(here), JsValues.read(there));
+    }
+
+    /** What is on record of a tree, read once for all that is asked of it one after the other. */
+    private static Object begun(JSObject begun) {
+        if (begun != begunLast) {
+            begunLastRead = JsValues.read(begun);
+            begunLast = begun;
+        }
+        return begunLastRead;
     }
 
     private static List<?> list(JSObject array) {
