@@ -18,9 +18,9 @@ export const sessionQuery = queryOptions({
   staleTime: 1000 * 60 * 60,
 })
 
-/** Remembers who is signed in here; null: nobody is. */
+/** Remembers who is signed in here; null: nobody is. What is told once, at signing in, is not told again by a reload. */
 export function rememberSignedIn(observer: Observer | null): void {
-  keep(SIGNED_IN, observer ?? undefined)
+  keep(SIGNED_IN, observer ? { ...observer, notices: [] } : undefined)
 }
 
 /** Where another device on the same network reaches this server, and what it is to trust. */
