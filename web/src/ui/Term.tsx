@@ -1,5 +1,5 @@
 import { Tooltip } from 'radix-ui'
-import { memo, type ReactNode, useState } from 'react'
+import { type ReactNode, useState } from 'react'
 import { explained } from './glossary'
 import { TermDrawing } from './TermDrawing'
 
@@ -14,7 +14,7 @@ type Props = {
 export const Terms = Tooltip.Provider
 
 /** A word that explains itself in one sentence when it is pointed at, reached by keyboard or touched. */
-export const Term = memo(function Term({ id, children }: Props) {
+export function Term({ id, children }: Props) {
   const [open, setOpen] = useState(false)
   const { term, says, draw } = explained(id)
   return (
@@ -43,4 +43,4 @@ export const Term = memo(function Term({ id, children }: Props) {
       </Tooltip.Portal>
     </Tooltip.Root>
   )
-})
+}

@@ -48,26 +48,6 @@ function unsentOf(observer: string, treeId: string): readonly Unsent[] {
   return outbox.snapshot().filter((entry) => entry.observer === observer && entry.treeId === treeId)
 }
 
-/**
- * What counts of what waits: of readings of one character, or marks of one item, that follow each other the last, as long as
- * no signature or group stands between, which go by what was there before. So a tree takes no longer the more was pressed.
- */
-function counting(unsent: readonly Unsent[]): readonly Unsent[] {
-  const last = new Map<string, string>()
-  const kept = new Set<string>()
-  for (const { id, entered } of unsent) {
-    if (entered.kind === 'reading') last.set(`reading ${entered.reading.character}`, id)
-    else if (entered.kind === 'mark') last.set(`mark ${entered.item}`, id)
-    else kept.add(id)
-    if (entered.kind === 'signature' || entered.kind === 'group') {
-      for (const one of last.values()) kept.add(one)
-      last.clear()
-    }
-  }
-  for (const one of last.values()) kept.add(one)
-  return unsent.filter((entry) => kept.has(entry.id))
-}
-
 /** What was entered as the core reads it; what belongs elsewhere is left out. */
 export function onCall(unsent: readonly Unsent[]): readonly EnteredOnCall[] {
   return unsent.flatMap((entry): readonly EnteredOnCall[] => {
@@ -209,6 +189,7 @@ function useLaidOut(observer: string, surveyId: string, treeId: string): Shown |
       const turn = ++asked
       const figured = await laid(queries, next.onRecord, next.unsent)
       if (stopped || turn < asked) return // something was entered meanwhile, and is shown with it
+      if (figured instanceof Error || figured.warning !== undefined) last = undefined // it is tried again
       answered = turn
       // at once, so that no touch falls between this answer and the page that shows it
       flushSync(() =>
@@ -250,7 +231,7 @@ async function laid(
   onRecord: BenchAnswer,
   unsent: readonly Unsent[],
 ): Promise<Shown | Error> {
-  const weighed = counting(unsent.filter((entry) => !entry.refused))
+  const weighed = unsent.filter((entry) => !entry.refused)
   const entered = onCall(weighed)
   const { id: treeId, surveyId } = onRecord.tree
   try {
@@ -330,7 +311,7 @@ export async function signatureOn(
   id: string,
   observer: string,
 ) {
-  const entered = onCall(counting(stands.unsent.filter((entry) => !entry.refused)))
+  const entered = onCall(stands.unsent.filter((entry) => !entry.refused))
   const at = new Date().toISOString()
   const laidOut = await figures.ask<'laidOut'>({
     what: 'laidOut',
@@ -365,7 +346,7 @@ export function outlookQuery(stands: AsItStands) {
     queryFn: async ({ client, signal }) => {
       await rest(BEFORE_MONTHS, signal)
       const today = new Date()
-      const entered = onCall(counting(unsent.filter((entry) => !entry.refused)))
+      const entered = onCall(unsent.filter((entry) => !entry.refused))
       await openSheets(ahead, client, stands.onRecord, entered)
       ahead.begin(bench.tree.id, stands.onRecord)
       return await ahead.ask<'outlook'>({

@@ -3,9 +3,11 @@ package org.goldthistle.browser;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.goldthistle.call.CallInHand;
 import org.goldthistle.call.CallRefusedException;
@@ -97,9 +99,20 @@ final class CallDesk {
         return plain.stream().map(String::valueOf).toList();
     }
 
+    /** A call with what was entered; where something was refused what it was to replace still counts, so all is taken then. */
     private Going going(Object plain, List<?> entered, int month) {
-        var going = new Going(Plain.read(Begun.class, plain), month);
+        Begun begun = Plain.read(Begun.class, plain);
+        Set<Integer> replaced = replaced(entered);
+        Going going = going(begun, entered, replaced, month);
+        return replaced.isEmpty() || going.refused.isEmpty() ? going : going(begun, entered, Set.of(), month);
+    }
+
+    private Going going(Begun begun, List<?> entered, Set<Integer> passedOver, int month) {
+        var going = new Going(begun, month);
         for (int i = 0; i < entered.size(); i++) {
+            if (passedOver.contains(i)) {
+                continue;
+            }
             try {
                 going.take((Map<?, ?>) entered.get(i));
             } catch (CallRefusedException why) {
@@ -107,6 +120,33 @@ final class CallDesk {
             }
         }
         return going;
+    }
+
+    /**
+     * The places of readings and marks that a later one of the same character or item replaces before anything is signed or
+     * moved to another group, which go by what was there before. So a call takes no longer the more often it was touched.
+     */
+    private static Set<Integer> replaced(List<?> entered) {
+        Set<Integer> replaced = new HashSet<>();
+        Map<Object, Integer> last = new HashMap<>();
+        for (int i = 0; i < entered.size(); i++) {
+            Map<?, ?> one = (Map<?, ?>) entered.get(i);
+            Object of = switch (String.valueOf(one.get("kind"))) {
+                case "reading" -> List.of("reading", ((Map<?, ?>) one.get("reading")).get("character"));
+                case "mark" -> List.of("mark", one.get("item"));
+                case "signature", "group" -> null;
+                default -> i;
+            };
+            if (of == null) {
+                last.clear();
+                continue;
+            }
+            Integer before = last.put(of, i);
+            if (before != null) {
+                replaced.add(before);
+            }
+        }
+        return replaced;
     }
 
     private StoredSheet sheet(String versionId) {

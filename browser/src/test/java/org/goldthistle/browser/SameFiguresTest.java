@@ -112,7 +112,7 @@ class SameFiguresTest {
                 .contains("unfit-mark", "no-such-tier", "\\\"whim\\\" was sent. Nothing was changed.");
     }
 
-    private static CallDesk desk() {
+    static CallDesk desk() {
         CallDesk desk = new CallDesk();
         Cases.sheets().forEach(sheet -> desk.open((String) sheet.get("versionId"), 1, sheet.get("file")));
         return desk;
