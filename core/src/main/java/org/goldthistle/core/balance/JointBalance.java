@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * What is believed of one tree by the readings of several observers together: section 5a of {@code docs/model.md}. Their
@@ -14,17 +15,19 @@ public final class JointBalance {
     private final GroupModel model;
     private final double[] prior;
     private final List<JointReading> readings;
+    private final double[] beyond; // what else speaks, ln by taxon
     private final double[] posterior;
     private final int lead;
     private final int rival;
 
-    private JointBalance(GroupModel model, double[] prior, List<JointReading> readings) {
+    private JointBalance(GroupModel model, double[] prior, List<JointReading> readings, double[] beyond) {
         this.model = model;
         this.prior = prior;
         this.readings = List.copyOf(readings);
+        this.beyond = beyond;
         double[] logs = new double[prior.length];
         for (int k = 0; k < logs.length; k++) {
-            logs[k] = Math.log(prior[k]);
+            logs[k] = Math.log(prior[k]) + beyond[k];
             for (JointReading reading : readings) {
                 logs[k] += reading.contribution[k];
             }
@@ -64,7 +67,24 @@ public final class JointBalance {
         for (int k = 0; k < prior.length; k++) {
             prior[k] = balances.get(0).prior(k);
         }
-        return new JointBalance(model, prior, joint);
+        return new JointBalance(model, prior, joint, new double[prior.length]);
+    }
+
+    /**
+     * The same with what something else than a reading says, such as a laboratory's result: section 16.
+     *
+     * @param logLikelihood by taxon, none-of-these last, in nats
+     * @throws IllegalArgumentException if that are not as many
+     */
+    public JointBalance with(double[] logLikelihood) {
+        if (logLikelihood.length != prior.length) {
+            throw new IllegalArgumentException("one likelihood a taxon, and one for none of these");
+        }
+        double[] further = beyond.clone();
+        for (int k = 0; k < further.length; k++) {
+            further[k] += logLikelihood[k];
+        }
+        return new JointBalance(model, prior, readings, further);
     }
 
     /** How many independent looks so many observers' readings of one character are worth, {@code m/(1 + (m−1)·0.6)}. */
@@ -105,11 +125,29 @@ public final class JointBalance {
 
     /** All points for taxon a against taxon b, those of the surroundings included. */
     public double totalPoints(int a, int b) {
-        double total = ModelConstants.DECIBANS_PER_NAT * (Math.log(prior[a]) - Math.log(prior[b]));
+        double total =
+                ModelConstants.DECIBANS_PER_NAT * (Math.log(prior[a]) - Math.log(prior[b]) + beyond[a] - beyond[b]);
         for (int j = 0; j < readings.size(); j++) {
             total += points(j, a, b);
         }
         return total;
+    }
+
+    /**
+     * ln of belief by taxon, none-of-these last, not normalised, as it is without what was read of some characters; the
+     * readings that stay keep their weight.
+     *
+     * @param characters places in the sheet
+     */
+    public double[] logsWithout(Set<Integer> characters) {
+        double[] logs = new double[prior.length];
+        for (int k = 0; k < logs.length; k++) {
+            logs[k] = Math.log(prior[k]) + beyond[k];
+            for (JointReading reading : readings) {
+                logs[k] += characters.contains(reading.characterIndex) ? 0 : reading.contribution[k];
+            }
+        }
+        return logs;
     }
 
     /** One character as several observers read it. */

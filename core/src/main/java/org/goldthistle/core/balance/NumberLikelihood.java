@@ -69,6 +69,20 @@ public final class NumberLikelihood implements Likelihood {
         return new NumberLikelihood(scale.isCount(), ranges);
     }
 
+    /** The spread of a taxon, raised to the floor. */
+    public TwoPieceNormal spread(int taxon) {
+        return spreads[taxon];
+    }
+
+    /** The narrowest spread of any taxon on either side of its centre, raised to the floor. */
+    public double narrowestSpread() {
+        double narrowest = Double.POSITIVE_INFINITY;
+        for (TwoPieceNormal spread : spreads) {
+            narrowest = Math.min(narrowest, Math.min(spread.left(), spread.right()));
+        }
+        return narrowest;
+    }
+
     private static double[] wholeNumbers(double lowest, double highest) {
         double first = Math.ceil(lowest);
         double[] numbers = new double[(int) (Math.floor(highest) - first) + 1];

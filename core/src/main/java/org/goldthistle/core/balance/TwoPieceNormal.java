@@ -64,6 +64,18 @@ public record TwoPieceNormal(double centre, double left, double right) {
         return mass;
     }
 
+    /**
+     * The value below which a share of all lies.
+     *
+     * @param share in (0, 1)
+     */
+    public double quantile(double share) {
+        double below = left / (left + right);
+        return share < below
+                ? centre + left * NormalDistribution.quantile(share / (2 * below))
+                : centre + right * NormalDistribution.quantile(1 - (1 - share) / (2 * (1 - below)));
+    }
+
     private double errorBetween(double low, double high, double spread) {
         return ErrorFunction.at((high - centre) / (spread * ROOT_TWO))
                 - ErrorFunction.at((low - centre) / (spread * ROOT_TWO));

@@ -28,6 +28,8 @@ public enum Aspect implements Coded {
     AUTHOR("author"),
     /** The common name. */
     COMMON_NAME("common-name"),
+    /** Other names that it is found by. */
+    ALSO_CALLED("also-called"),
     /** The rank of a taxon. */
     RANK("rank"),
     /** The parents of a hybrid, by id. */

@@ -120,6 +120,7 @@ public final class SheetDifference {
                         is.name().scientificName())
                 .text(Aspect.AUTHOR, was.name().authorship(), is.name().authorship())
                 .text(Aspect.COMMON_NAME, was.name().commonName(), is.name().commonName())
+                .aspect(Aspect.ALSO_CALLED, was.name().alsoCalled(), is.name().alsoCalled(), Stated::list)
                 .aspect(Aspect.RANK, was.rank(), is.rank(), Stated::code)
                 .optional(
                         Aspect.PARENTS,
@@ -217,7 +218,7 @@ public final class SheetDifference {
     }
 
     private void measured(Optional<Measured> was, Optional<Measured> is) {
-        changes.optional(Aspect.MEASURED, List.of(), was.map(Measured::as), is.map(Measured::as), Stated::spelt)
+        changes.optional(Aspect.MEASURED, List.of(), was.map(Measured::way), is.map(Measured::way), Stated::code)
                 .optional(
                         Aspect.MEASURED_PARTS,
                         List.of(),

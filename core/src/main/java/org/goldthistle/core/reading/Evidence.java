@@ -70,6 +70,33 @@ public final class Evidence {
         return new Evidence(context, readings, Unseen.of(sheet, notSeen, context), marks);
     }
 
+    /**
+     * The same as it counts on another version of its sheet; items of the gate and verified trees of taxa that are no more
+     * are left out.
+     *
+     * @throws org.goldthistle.core.RefusedException if a reading is not known there
+     */
+    public Evidence on(GroupSheet other) {
+        Map<String, Integer> records = new LinkedHashMap<>(context.records());
+        records.keySet().removeIf(taxon -> other.taxonIndex(taxon) < 0);
+        Context there = new Context(
+                context.month(),
+                context.stage(),
+                context.origin(),
+                context.habitat(),
+                context.material(),
+                context.position(),
+                records,
+                context.lacking());
+        List<GateMark> marks = new ArrayList<>();
+        gate.forEach((item, fits) -> {
+            if (isGateItem(other, item)) {
+                marks.add(new GateMark(item, fits));
+            }
+        });
+        return of(other, there, readings, marks);
+    }
+
     /** The circumstances. */
     public Context context() {
         return context;

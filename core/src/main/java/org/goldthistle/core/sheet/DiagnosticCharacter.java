@@ -1,7 +1,9 @@
 package org.goldthistle.core.sheet;
 
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.goldthistle.core.Refusals;
@@ -82,6 +84,18 @@ public record DiagnosticCharacter(
     /** The share of trees at a life stage that bear what it is read from, in [0, 1]. */
     public double borne(LifeStage stage) {
         return bearing.share(stage);
+    }
+
+    /**
+     * What is to be known before it is checked: its hazards, and, where it is something that lives on the tree, that it is
+     * carried to the next one on hands and tools.
+     */
+    public List<CautionTopic> cautionTopics() {
+        List<CautionTopic> topics = new ArrayList<>(effort.hazards());
+        if (organ == Organ.ASSOCIATE && !topics.contains(CautionTopic.DISEASE_SPREAD)) {
+            topics.add(CautionTopic.DISEASE_SPREAD);
+        }
+        return List.copyOf(topics);
     }
 
     /** Whether it is read from something that a tree may bear none of. */

@@ -3,6 +3,7 @@ package org.goldthistle.core.sheet;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import org.goldthistle.core.KebabCase;
 import org.goldthistle.core.Refusals;
 
@@ -13,6 +14,9 @@ import org.goldthistle.core.Refusals;
  * @param parameters by name: numbers, words or yes and no
  */
 public record Drawing(String part, Map<String, Object> parameters) {
+    private static final String OWN_PICTURE = "own-picture";
+    private static final String IMAGE = "image";
+
     /** @throws org.goldthistle.core.RefusedException if the part is no word or a parameter no number, word or flag */
     public Drawing {
         parameters = Collections.unmodifiableMap(new LinkedHashMap<>(parameters));
@@ -26,5 +30,12 @@ public record Drawing(String part, Map<String, Object> parameters) {
                 value,
                 "a number, a word or true or false"));
         refusals.throwIfAny();
+    }
+
+    /** The print of a picture of the sheet's own, in hex, where it is shown instead of a drawing. */
+    public Optional<String> ownPicture() {
+        return part.equals(OWN_PICTURE) && parameters.get(IMAGE) instanceof String print
+                ? Optional.of(print)
+                : Optional.empty();
     }
 }

@@ -1,8 +1,6 @@
 package org.goldthistle.core.sheet;
 
-import java.util.EnumSet;
 import java.util.List;
-import java.util.Set;
 import org.goldthistle.core.Refusals;
 
 /**
@@ -11,11 +9,8 @@ import org.goldthistle.core.Refusals;
  */
 public sealed interface Measured {
 
-    /** The word in {@code as} that a file spells it with. */
-    String as();
-
-    /** What kinds of number come out. */
-    Set<Measure> gives();
+    /** Which of the eight it is. */
+    MeasuringWay way();
 
     /** The words for what is laid, pointed at or counted, in the order asked. */
     List<String> parts();
@@ -28,13 +23,8 @@ public sealed interface Measured {
         }
 
         @Override
-        public String as() {
-            return "line";
-        }
-
-        @Override
-        public Set<Measure> gives() {
-            return EnumSet.of(Measure.LENGTH);
+        public MeasuringWay way() {
+            return MeasuringWay.LINE;
         }
 
         @Override
@@ -52,13 +42,8 @@ public sealed interface Measured {
         }
 
         @Override
-        public String as() {
-            return "ratio";
-        }
-
-        @Override
-        public Set<Measure> gives() {
-            return EnumSet.of(Measure.RATIO);
+        public MeasuringWay way() {
+            return MeasuringWay.RATIO;
         }
 
         @Override
@@ -75,13 +60,8 @@ public sealed interface Measured {
         }
 
         @Override
-        public String as() {
-            return "angle";
-        }
-
-        @Override
-        public Set<Measure> gives() {
-            return EnumSet.of(Measure.ANGLE);
+        public MeasuringWay way() {
+            return MeasuringWay.ANGLE;
         }
 
         @Override
@@ -98,13 +78,8 @@ public sealed interface Measured {
         }
 
         @Override
-        public String as() {
-            return "count";
-        }
-
-        @Override
-        public Set<Measure> gives() {
-            return EnumSet.of(Measure.COUNT);
+        public MeasuringWay way() {
+            return MeasuringWay.COUNT;
         }
 
         @Override
@@ -122,13 +97,8 @@ public sealed interface Measured {
         }
 
         @Override
-        public String as() {
-            return "difference";
-        }
-
-        @Override
-        public Set<Measure> gives() {
-            return EnumSet.of(Measure.COUNT);
+        public MeasuringWay way() {
+            return MeasuringWay.DIFFERENCE;
         }
 
         @Override
@@ -152,13 +122,8 @@ public sealed interface Measured {
         }
 
         @Override
-        public String as() {
-            return "width-at";
-        }
-
-        @Override
-        public Set<Measure> gives() {
-            return EnumSet.of(Measure.LENGTH);
+        public MeasuringWay way() {
+            return MeasuringWay.WIDTH_AT;
         }
 
         @Override
@@ -175,13 +140,8 @@ public sealed interface Measured {
         }
 
         @Override
-        public String as() {
-            return "place";
-        }
-
-        @Override
-        public Set<Measure> gives() {
-            return EnumSet.of(Measure.RATIO);
+        public MeasuringWay way() {
+            return MeasuringWay.PLACE;
         }
 
         @Override
@@ -199,13 +159,8 @@ public sealed interface Measured {
         }
 
         @Override
-        public String as() {
-            return "depth";
-        }
-
-        @Override
-        public Set<Measure> gives() {
-            return EnumSet.of(Measure.RATIO);
+        public MeasuringWay way() {
+            return MeasuringWay.DEPTH;
         }
 
         @Override

@@ -15,9 +15,9 @@ public record NumberScale(Measure measure, Optional<Measured> measured) implemen
     public NumberScale {
         var refusals = new Refusals();
         measured.ifPresent(taken -> refusals.require(
-                taken.gives().contains(measure),
+                taken.way().gives() == measure,
                 "measured.as",
-                "\"" + taken.as() + "\"",
+                "\"" + taken.way().code() + "\"",
                 "a way of measuring that gives a " + measure.code()));
         refusals.throwIfAny();
     }

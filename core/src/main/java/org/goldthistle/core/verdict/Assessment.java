@@ -255,7 +255,7 @@ public final class Assessment {
     }
 
     /** The ids of the gate items that the tree fails, in the sheet's order. */
-    List<String> failedGateItems() {
+    public List<String> failedGateItems() {
         List<String> failed = new ArrayList<>();
         model.sheet().gate().forEach(item -> {
             if (evidence.gate().containsKey(item.id()) && !evidence.gate().get(item.id())) {

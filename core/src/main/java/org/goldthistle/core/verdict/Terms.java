@@ -24,7 +24,8 @@ public record Terms(Tier asked, Optional<School> school, Harm mostHarm, Optional
         return new Terms(asked, school, Harm.worst(false), Optional.empty());
     }
 
-    double threshold(Tier effective) {
+    /** p* at a tier. */
+    public double threshold(Tier effective) {
         return costs.map(given -> given.threshold(effective)).orElse(effective.threshold());
     }
 }

@@ -45,8 +45,8 @@ class MeasuredTest {
         assertThat(new Measured.Depth(AXIS, "notch", "lobe").parts()).containsExactly("base", "tip", "notch", "lobe");
         assertThat(new Measured.WidthAt(AXIS, 1, "across").parts()).containsExactly("base", "tip", "across");
         assertThat(new Measured.Difference("outer", "inner").parts()).containsExactly("outer", "inner");
-        assertThat(new Measured.Place(AXIS, "widest").gives()).containsExactly(Measure.RATIO);
-        assertThat(List.of(new Measured.Line("a").as(), new Measured.Count("a").as()))
-                .containsExactly("line", "count");
+        assertThat(new Measured.Place(AXIS, "widest").way().gives()).isEqualTo(Measure.RATIO);
+        assertThat(List.of(new Measured.Line("a").way(), new Measured.Count("a").way()))
+                .containsExactly(MeasuringWay.LINE, MeasuringWay.COUNT);
     }
 }
