@@ -61,4 +61,23 @@ public record GeoPosition(double latitude, double longitude) {
         double degrees = (Math.toDegrees(bearing) + 360) % 360;
         return degrees == 360 ? 0 : degrees;
     }
+
+    /**
+     * The middle of the square of a grid in which the place lies, so that nobody finds the place by it. The grid begins at the
+     * equator and at Greenwich; its squares are as wide as they are high at the latitude of their middle.
+     *
+     * @param metres side of a square, above 0
+     */
+    public GeoPosition inGridOf(double metres) {
+        double north = Math.toDegrees(metres / EARTH_RADIUS_METRES);
+        double row = middle(latitude, north);
+        double there = Math.max(-90, Math.min(90, row));
+        double east = north / Math.max(Math.cos(Math.toRadians(there)), north); // at a pole a square goes round it
+        double column = middle(longitude, Math.min(east, 180));
+        return new GeoPosition(there, Math.max(-180, Math.min(180, column)));
+    }
+
+    private static double middle(double degrees, double step) {
+        return (Math.floor(degrees / step) + 0.5) * step;
+    }
 }
