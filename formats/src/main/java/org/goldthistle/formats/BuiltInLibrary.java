@@ -10,7 +10,21 @@ import java.util.List;
 public final class BuiltInLibrary {
     /** The ids of the groups, in the order in which they are shown. */
     public static final List<String> GROUPS = List.of(
-            "birches", "limes", "larches", "bird-cherries", "alders", "hawthorns", "sallows", "firs", "buckthorns");
+            "birches",
+            "limes",
+            "larches",
+            "bird-cherries",
+            "alders",
+            "hawthorns",
+            "sallows",
+            "firs",
+            "buckthorns",
+            "oaks",
+            "ashes",
+            "black-poplars",
+            "white-poplars",
+            "pines",
+            "whitebeams");
 
     private BuiltInLibrary() {}
 

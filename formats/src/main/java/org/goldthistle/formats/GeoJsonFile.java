@@ -117,7 +117,11 @@ public final class GeoJsonFile implements RowFile {
     private static String text(JsonNode value) {
         if (value.isArray()) {
             List<String> parts = new ArrayList<>();
-            value.forEach(part -> parts.add(part.asText()));
+            value.forEach(part -> {
+                if (part.isValueNode()) { // a list of things that have keys of their own is no cell of a row
+                    parts.add(part.asText());
+                }
+            });
             return String.join(";", parts);
         }
         return value.isNull() ? "" : value.asText().strip();

@@ -90,6 +90,10 @@ public final class GroupSheetWriter {
         node.put("scientificName", taxon.name().scientificName());
         node.put("authorship", taxon.name().authorship());
         node.put("commonName", taxon.name().commonName());
+        if (!taxon.name().alsoCalled().isEmpty()) {
+            ArrayNode others = node.putArray("alsoCalled");
+            taxon.name().alsoCalled().forEach(others::add);
+        }
         node.put("rank", taxon.rank().code());
         if (taxon.parents().isPresent()) {
             Parents parents = taxon.parents().get();

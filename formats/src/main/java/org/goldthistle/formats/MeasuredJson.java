@@ -11,7 +11,7 @@ final class MeasuredJson {
 
     static ObjectNode write(Measured measured) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
-        node.put("as", measured.as());
+        node.put("as", measured.way().code());
         if (measured instanceof Measured.Line line) {
             node.put("of", line.of());
         } else if (measured instanceof Measured.Ratio ratio) {

@@ -51,10 +51,27 @@ public final class SurveyCsv implements Closeable {
                 row.group(),
                 guarded(row.taxon()),
                 row.cloneOf(),
+                words(leaders(row.vigour())),
+                row.vigour().dieback(),
+                row.vigour().crown(),
+                row.vigour().form(),
+                words(row.vigour().damages()),
+                yes(row.vigour().dead()),
+                yes(row.vigour().favoured()),
                 determined.standsAs(),
                 determined.name(),
                 guarded(determined.by()),
                 determined.on());
+    }
+
+    private static List<String> leaders(NotedVigour vigour) {
+        return vigour.leaders() == null
+                ? null
+                : vigour.leaders().stream().map(String::valueOf).toList();
+    }
+
+    private static String yes(Boolean said) {
+        return Boolean.TRUE.equals(said) ? "yes" : "";
     }
 
     static String number(Double value) {

@@ -170,7 +170,21 @@ public enum SurveyField implements Coded {
             "tradslag",
             "gatunek"),
     /** Tag of the stem that bears the call of its clone. */
-    CLONE_OF("clone of", List.of(), "clone", "klon", "klon von");
+    CLONE_OF("clone of", List.of(), "clone", "klon", "klon von"),
+    /** Lengths of its last leaders, the youngest first, parted by semicolons, strokes or spaces. */
+    LEADERS("leaders", List.of("mm"), "leader", "leader lengths", "leittriebe", "pousses"),
+    /** Of its crown, 0 to 4. */
+    DIEBACK("dieback", List.of(), "crown dieback", "kronenverlichtung"),
+    /** Code of where its crown stands among its neighbours'. */
+    CROWN("crown class", List.of(), "crown", "kronenklasse"),
+    /** Code of how its stem grows. */
+    FORM("stem form", List.of(), "form", "stammform"),
+    /** Codes of what it has suffered, parted by semicolons or spaces. */
+    DAMAGE("damage", List.of(), "damages", "schaden", "degats"),
+    /** Whether it is dead: yes, or empty. */
+    DEAD("dead", List.of(), "tot", "mort", "muerto"),
+    /** Whether it is one to favour: yes, or empty. */
+    FAVOURED("favoured", List.of(), "favored", "z baum", "future tree");
 
     /** How units are written beside their own signs. */
     private static final Map<String, String> UNIT_WORDS = Map.of(

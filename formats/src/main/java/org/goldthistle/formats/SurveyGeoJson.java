@@ -1,6 +1,5 @@
 package org.goldthistle.formats;
 
-import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
 import java.io.Closeable;
 import java.io.IOException;
@@ -13,14 +12,12 @@ import org.goldthistle.core.plot.GeoPosition;
  * bear the headings of the table.
  */
 public final class SurveyGeoJson implements Closeable {
-    private final JsonGenerator json;
+    private final PointFeatures features;
+    private JsonGenerator json; // of the feature that is being written
 
     /** Begins the map. */
     public SurveyGeoJson(OutputStream to) throws IOException {
-        json = new JsonFactory().createGenerator(to);
-        json.writeStartObject();
-        json.writeStringField("type", "FeatureCollection");
-        json.writeArrayFieldStart("features");
+        features = new PointFeatures(to);
     }
 
     /** Writes a plot; its tree, if the row has one, is left out. */
@@ -31,11 +28,15 @@ public final class SurveyGeoJson implements Closeable {
         put(SurveyField.ALTITUDE, row.altitudeMetres());
         put(SurveyField.PLOT_HABITAT, row.plotHabitat());
         put(SurveyField.PLOT_NOTES, row.plotNotes());
-        end();
+        features.end();
     }
 
-    /** Writes a tree where it stands; a plot without a position leaves its trees without one. */
-    public void writeTree(SurveyRecord row, Determined determined) throws IOException {
+    /**
+     * Writes a tree where it stands; a plot without a position leaves its trees without one.
+     *
+     * @param readings that who asks may see; a list of objects, which is not read back
+     */
+    public void writeTree(SurveyRecord row, Determined determined, List<WrittenReading> readings) throws IOException {
         GeoPosition centre = position(row);
         begin(centre == null ? null : centre.at(row.azimuthDegrees(), row.distanceMetres()));
         json.writeStringField(SurveyField.PLOT.heading(), row.plot());
@@ -55,11 +56,78 @@ public final class SurveyGeoJson implements Closeable {
         if (row.cloneOf() != null) {
             json.writeNumberField(SurveyField.CLONE_OF.heading(), row.cloneOf());
         }
+        write(row.vigour());
         put("stands as", determined.standsAs());
         put("determination", determined.name());
         put("determined by", determined.by());
         put("determined on", determined.on());
-        end();
+        if (!readings.isEmpty()) {
+            json.writeArrayFieldStart("readings");
+            for (WrittenReading reading : readings) {
+                write(reading);
+            }
+            json.writeEndArray();
+        }
+        features.end();
+    }
+
+    private void write(NotedVigour vigour) throws IOException {
+        if (vigour.leaders() != null) {
+            json.writeArrayFieldStart(SurveyField.LEADERS.heading());
+            for (int leader : vigour.leaders()) {
+                json.writeNumber(leader);
+            }
+            json.writeEndArray();
+        }
+        if (vigour.dieback() != null) {
+            json.writeNumberField(SurveyField.DIEBACK.heading(), vigour.dieback());
+        }
+        put(SurveyField.CROWN, vigour.crown());
+        put(SurveyField.FORM, vigour.form());
+        put(SurveyField.DAMAGE, vigour.damages());
+        put(SurveyField.DEAD, Boolean.TRUE.equals(vigour.dead()) ? "yes" : null);
+        put(SurveyField.FAVOURED, Boolean.TRUE.equals(vigour.favoured()) ? "yes" : null);
+    }
+
+    private void write(WrittenReading reading) throws IOException {
+        json.writeStartObject();
+        json.writeStringField("group", reading.group());
+        json.writeNumberField("sheet version", reading.sheetVersion());
+        json.writeStringField("character", reading.character().id());
+        json.writeStringField("character name", reading.character().name());
+        put("unit", reading.unit());
+        json.writeStringField("read by", reading.by());
+        json.writeStringField("read on", reading.on());
+        json.writeStringField("seen", reading.seen());
+        put("certainty", reading.certainty());
+        put("material", reading.material());
+        put("position", reading.position());
+        if (!reading.looks().isEmpty()) {
+            json.writeArrayFieldStart("looks");
+            for (WrittenReading.Look look : reading.looks()) {
+                write(look);
+            }
+            json.writeEndArray();
+        }
+        json.writeEndObject();
+    }
+
+    private void write(WrittenReading.Look look) throws IOException {
+        json.writeStartObject();
+        if (look.state() != null) {
+            json.writeStringField("state", look.state().id());
+            json.writeStringField("state name", look.state().name());
+        }
+        put("value", look.value());
+        put("error", look.error());
+        if (!look.parts().isEmpty()) {
+            json.writeArrayFieldStart("parts");
+            for (double part : look.parts()) {
+                json.writeNumber(part);
+            }
+            json.writeEndArray();
+        }
+        json.writeEndObject();
     }
 
     private static GeoPosition position(SurveyRecord row) {
@@ -69,25 +137,7 @@ public final class SurveyGeoJson implements Closeable {
     }
 
     private void begin(GeoPosition at) throws IOException {
-        json.writeStartObject();
-        json.writeStringField("type", "Feature");
-        if (at == null) {
-            json.writeNullField("geometry");
-        } else {
-            json.writeObjectFieldStart("geometry");
-            json.writeStringField("type", "Point");
-            json.writeArrayFieldStart("coordinates");
-            json.writeNumber(at.longitude());
-            json.writeNumber(at.latitude());
-            json.writeEndArray();
-            json.writeEndObject();
-        }
-        json.writeObjectFieldStart("properties");
-    }
-
-    private void end() throws IOException {
-        json.writeEndObject();
-        json.writeEndObject();
+        json = features.begin(at);
     }
 
     private void put(SurveyField field, Object value) throws IOException {
@@ -95,23 +145,11 @@ public final class SurveyGeoJson implements Closeable {
     }
 
     private void put(String key, Object value) throws IOException {
-        if (value instanceof Double number) {
-            json.writeNumberField(key, number);
-        } else if (value instanceof List<?> words) {
-            json.writeArrayFieldStart(key);
-            for (Object word : words) {
-                json.writeString((String) word);
-            }
-            json.writeEndArray();
-        } else if (value instanceof String text && !text.isEmpty()) {
-            json.writeStringField(key, text);
-        }
+        features.put(key, value);
     }
 
     @Override
     public void close() throws IOException {
-        json.writeEndArray();
-        json.writeEndObject();
-        json.close();
+        features.close();
     }
 }

@@ -18,6 +18,7 @@ import java.util.List;
  * @param group id of the confusable group; exactly one of this and the next is there
  * @param taxon scientific name of a taxon that nobody doubts
  * @param cloneOf tag of the stem that bears its call
+ * @param vigour how it does
  */
 public record SurveyRecord(
         String plot,
@@ -38,4 +39,5 @@ public record SurveyRecord(
         String condition,
         String group,
         String taxon,
-        Integer cloneOf) {}
+        Integer cloneOf,
+        NotedVigour vigour) {}

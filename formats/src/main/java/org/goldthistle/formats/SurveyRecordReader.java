@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.goldthistle.core.Refusals;
 import org.goldthistle.core.plot.GeoPosition;
 
@@ -14,6 +15,8 @@ import org.goldthistle.core.plot.GeoPosition;
  * @param columns which heading holds which field, and in which unit
  */
 public record SurveyRecordReader(Map<SurveyField, Column> columns) {
+    private static final Set<String> YES = Set.of("yes", "y", "true", "1", "x", "ja", "oui", "si");
+    private static final Set<String> NO = Set.of("", "no", "n", "false", "0", "nein", "non");
     private static final String STAGE_UNSAID = "mature";
     private static final String ORIGIN_UNSAID = "unknown";
 
@@ -82,7 +85,41 @@ public record SurveyRecordReader(Map<SurveyField, Column> columns) {
                 textOrNull(row, SurveyField.CONDITION),
                 isPlotAlone ? null : code(row, SurveyField.GROUP, null),
                 textOrNull(row, SurveyField.TAXON),
-                whole(row, SurveyField.CLONE_OF, refusals));
+                whole(row, SurveyField.CLONE_OF, refusals),
+                isPlotAlone ? NotedVigour.NONE : vigour(row, refusals));
+    }
+
+    private NotedVigour vigour(FileRow row, Refusals refusals) {
+        return new NotedVigour(
+                leaders(row, refusals),
+                whole(row, SurveyField.DIEBACK, refusals),
+                code(row, SurveyField.CROWN, null),
+                code(row, SurveyField.FORM, null),
+                words(row, SurveyField.DAMAGE),
+                yes(row, SurveyField.DEAD, refusals),
+                yes(row, SurveyField.FAVOURED, refusals));
+    }
+
+    private List<Integer> leaders(FileRow row, Refusals refusals) {
+        String text = text(row, SurveyField.LEADERS);
+        if (text.isEmpty()) {
+            return null;
+        }
+        List<Integer> leaders = new ArrayList<>();
+        for (String one : text.strip().split("[;/\\s]+")) {
+            Optional<Double> value = CsvFile.number(one).filter(number -> number == Math.rint(number));
+            refusals.require(value.isPresent(), heading(SurveyField.LEADERS), one, "a whole number of mm");
+            value.ifPresent(number -> leaders.add(number.intValue()));
+        }
+        return leaders;
+    }
+
+    /** Yes or nothing, as tables say it. */
+    private Boolean yes(FileRow row, SurveyField field, Refusals refusals) {
+        String text = text(row, field).strip().toLowerCase(Locale.ROOT);
+        boolean said = YES.contains(text);
+        refusals.require(said || NO.contains(text), heading(field), text, "yes, or an empty cell");
+        return said ? true : null;
     }
 
     private String heading(SurveyField field) {

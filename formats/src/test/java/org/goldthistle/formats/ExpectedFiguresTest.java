@@ -198,8 +198,8 @@ class ExpectedFiguresTest {
         Assessment assessment(Harm mostHarm) {
             String group = figures.get("group").asText();
             GroupModel model = MODELS.computeIfAbsent(
-                    group, id -> GroupModel.of(GroupSheetJson.read(StarterGroups.sheetText(id))));
-            Specimen specimen = SpecimenJson.readAll(StarterGroups.specimensText(group)).stream()
+                    group, id -> GroupModel.of(GroupSheetJson.read(BuiltInLibrary.sheetText(id))));
+            Specimen specimen = SpecimenJson.readAll(BuiltInLibrary.specimensText(group)).stream()
                     .filter(one -> one.id().equals(figures.get("id").asText()))
                     .findFirst()
                     .orElseThrow();

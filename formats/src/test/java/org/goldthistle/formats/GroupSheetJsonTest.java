@@ -8,10 +8,13 @@ import java.util.Locale;
 import java.util.Optional;
 import org.goldthistle.core.Refusal;
 import org.goldthistle.core.RefusedException;
+import org.goldthistle.core.sheet.Caution;
+import org.goldthistle.core.sheet.CautionTopic;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.core.sheet.GateItem;
 import org.goldthistle.core.sheet.GroupSheet;
+import org.goldthistle.core.sheet.Organ;
 import org.goldthistle.core.sheet.State;
 import org.goldthistle.core.sheet.StateScale;
 import org.junit.jupiter.api.Test;
@@ -29,6 +32,24 @@ class GroupSheetJsonTest {
 
         assertThat(sheet.id()).isEqualTo(group);
         assertThat(sheet.characters()).isNotEmpty();
+    }
+
+    @ParameterizedTest
+    @FieldSource("GROUPS")
+    void what_lives_on_a_tree_is_told_to_be_carried_to_the_next(String group) {
+        GroupSheet sheet = GroupSheetJson.read(BuiltInLibrary.sheetText(group));
+
+        for (DiagnosticCharacter character : sheet.characters()) {
+            if (character.organ() == Organ.ASSOCIATE) {
+                assertThat(character.cautionTopics())
+                        .contains(CautionTopic.DISEASE_SPREAD)
+                        .containsAll(character.effort().hazards());
+                assertThat(sheet.cautions()).extracting(Caution::topic).contains(CautionTopic.DISEASE_SPREAD);
+            } else {
+                assertThat(character.cautionTopics())
+                        .isEqualTo(character.effort().hazards());
+            }
+        }
     }
 
     @ParameterizedTest
@@ -101,7 +122,7 @@ class GroupSheetJsonTest {
                 "\"twigs\": \"hanging\" | \"leaves\": true | characters[0].states[0].draw.leaves | true",
                 "\"twigs\": \"hanging\" | \"twigs\": [1] | characters[0].states[0].draw.twigs | [1]",
                 "\"otherwiseGroup\": \"buckthorns\" | \"otherwiseGroup\": 3 | gate[0].otherwiseGroup | 3",
-                "\"arrangement\": \"alternate\" | \"arrangement\": \"whorled\" | gate[0].draw.arrangement | whorled",
+                "\"arrangement\": \"alternate\" | \"arrangement\": \"heaped\" | gate[0].draw.arrangement | heaped",
                 "\"arrangement\": \"opposite\" | \"pairs\": 2 | gate[0].drawOtherwise.pairs | 2",
                 "\"format\": \"goldthistle-group/1\" | \"format\": \"2\" | format | \"2\"",
                 "\"short\": \"Outer twigs\" | \"short\": \"The outermost of all twigs\" | characters[0].short | 26 letters",

@@ -30,7 +30,7 @@ import org.junit.jupiter.params.provider.FieldSource;
 
 /** Sheets go out as files and come back the same; what does not fit is refused with its place. */
 class SheetExchangeTest {
-    static final List<String> GROUPS = StarterGroups.all();
+    static final List<String> GROUPS = BuiltInLibrary.GROUPS;
 
     @ParameterizedTest
     @FieldSource("GROUPS")
@@ -41,7 +41,7 @@ class SheetExchangeTest {
 
         assertThat(GroupSheetJson.readStrictly(text)).isEqualTo(sheet);
         assertThat(GroupSheetWriter.text(GroupSheetJson.read(text))).isEqualTo(text);
-        assertThat(GroupSheetJson.readStrictly(StarterGroups.sheetText(group))).isEqualTo(sheet);
+        assertThat(GroupSheetJson.readStrictly(BuiltInLibrary.sheetText(group))).isEqualTo(sheet);
     }
 
     @ParameterizedTest
@@ -200,7 +200,7 @@ class SheetExchangeTest {
     }
 
     private static GroupSheet sheet(String group) {
-        return GroupSheetJson.read(StarterGroups.sheetText(group));
+        return GroupSheetJson.read(BuiltInLibrary.sheetText(group));
     }
 
     private static String matrix(GroupSheet sheet) throws IOException {

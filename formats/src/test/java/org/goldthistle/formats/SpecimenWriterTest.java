@@ -8,12 +8,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.FieldSource;
 
 class SpecimenWriterTest {
-    static final List<String> GROUPS = StarterGroups.all();
+    static final List<String> GROUPS = BuiltInLibrary.GROUPS;
 
     @ParameterizedTest(name = "{0}")
     @FieldSource("GROUPS")
     void what_is_written_reads_as_it_was(String group) {
-        List<Specimen> specimens = SpecimenJson.readAll(StarterGroups.specimensText(group));
+        List<Specimen> specimens = SpecimenJson.readAll(BuiltInLibrary.specimensText(group));
 
         assertThat(SpecimenJson.readAll(SpecimenWriter.text(specimens))).isEqualTo(specimens);
     }

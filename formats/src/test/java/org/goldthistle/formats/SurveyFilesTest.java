@@ -47,7 +47,9 @@ class SurveyFilesTest {
             "-top gone,\nleans",
             "birches",
             null,
-            null);
+            null,
+            new NotedVigour(
+                    List.of(240, 180, 60), 2, "suppressed", "forked", List.of("browsed", "weather"), null, true));
     private static final SurveyRecord PLAIN = new SurveyRecord(
             "Kettle Moss 07",
             55.0304,
@@ -67,7 +69,8 @@ class SurveyFilesTest {
             "'=1",
             null,
             "Quercus robur",
-            23);
+            23,
+            new NotedVigour(null, null, null, null, null, true, null));
     private static final SurveyRecord PLOT = new SurveyRecord(
             "Stony Rigg 01",
             null,
@@ -87,7 +90,35 @@ class SurveyFilesTest {
             null,
             null,
             null,
+            null,
+            NotedVigour.NONE);
+
+    private static final WrittenReading READ = new WrittenReading(
+            "a reading",
+            "sallows",
+            2,
+            new WrittenReading.Named("leaf-ratio", "=Leaf length by width"),
+            "",
+            "Dipper",
+            "2026-07-01",
+            List.of(new WrittenReading.Look(null, 1.5, 0.02, List.of(27.0, 18.0))),
+            "seen",
+            "sure",
+            null,
             null);
+
+    @Test
+    void readings_are_a_row_a_look_and_hide_formulas() throws IOException {
+        StringBuilder text = new StringBuilder();
+        try (ReadingsCsv csv = new ReadingsCsv(text)) {
+            csv.write("=plot", 7, READ);
+        }
+
+        assertThat(text.toString().lines().skip(1))
+                .containsExactly(
+                        "'=plot,7,sallows,2,leaf-ratio,'=Leaf length by width,Dipper,2026-07-01,seen,1,,,1.5,,0.02,"
+                                + "27,18,sure,,");
+    }
 
     @Test
     void a_table_gives_back_what_was_written_and_hides_formulas() throws IOException {
@@ -110,8 +141,8 @@ class SurveyFilesTest {
         ByteArrayOutputStream text = new ByteArrayOutputStream();
         try (SurveyGeoJson map = new SurveyGeoJson(text)) {
             map.writePlot(TREE);
-            map.writeTree(TREE, OPEN);
-            map.writeTree(PLAIN, OPEN);
+            map.writeTree(TREE, OPEN, List.of(READ));
+            map.writeTree(PLAIN, OPEN, List.of());
             map.writePlot(PLOT);
         }
 
@@ -121,6 +152,8 @@ class SurveyFilesTest {
                 tree.at("/geometry/coordinates/1").asDouble(),
                 tree.at("/geometry/coordinates/0").asDouble());
         assertThat(new GeoPosition(55.0304, -20.3841).distanceTo(at)).isBetween(7.19999, 7.20001);
+        assertThat(tree.at("/properties/readings/0/looks/0/parts/1").asDouble()).isEqualTo(18);
+        assertThat(tree.at("/properties/readings/0/looks/0/error").asDouble()).isEqualTo(0.02);
         List<SurveyRecord> back = read(GeoJsonFile.open(new ByteArrayInputStream(text.toByteArray())));
         assertThat(back).hasSize(4);
         assertThat(back.get(0).latitude()).isEqualTo(55.0304);

@@ -33,14 +33,17 @@ class WorkedSpecimensTest {
 
     @ParameterizedTest
     @EnumSource(Tier.class)
-    void a_contested_specimen_is_never_signable(Tier tier) {
+    void a_contested_specimen_is_not_signable_but_for_a_tally_under_its_own_name(Tier tier) {
         List<Judged> contested = judged(tier, Expectation.CONTESTED).toList();
 
+        assertThat(contested).isNotEmpty();
         assertThat(contested)
-                .isNotEmpty()
-                .allSatisfy(one -> assertThat(one.assessment().verdict())
-                        .as(one.specimen().id())
-                        .isNotEqualTo(Verdict.SIGNABLE));
+                .filteredOn(one -> one.assessment().verdict() == Verdict.SIGNABLE)
+                .allSatisfy(one -> {
+                    assertThat(tier).as(one.specimen().id()).isEqualTo(Tier.TALLY);
+                    assertThat(one.specimen().truth())
+                            .contains(one.assessment().lead().id());
+                });
     }
 
     private static Stream<Judged> judged(Tier tier, Expectation expectation) {

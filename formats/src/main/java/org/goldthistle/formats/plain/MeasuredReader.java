@@ -2,13 +2,13 @@ package org.goldthistle.formats.plain;
 
 import java.util.List;
 import java.util.Optional;
+import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.Measured;
 import org.goldthistle.core.sheet.Measured.Ends;
+import org.goldthistle.core.sheet.MeasuringWay;
 
 /** Reads how a number is taken: {@code measured} in {@code docs/group-sheet.md}. */
 final class MeasuredReader {
-    private static final String WAYS = "line, ratio, angle, count, difference, width-at, place, depth";
-
     private MeasuredReader() {}
 
     /** What a character says of how it is taken; empty: nothing, or nothing that fits and was refused. */
@@ -20,19 +20,20 @@ final class MeasuredReader {
 
     private static Measured measured(Fields fields) {
         String as = fields.text("as");
-        return switch (as) {
-            case "line" -> line(fields);
-            case "ratio" -> ratio(fields);
-            case "angle" -> angle(fields);
-            case "count" -> count(fields);
-            case "difference" -> difference(fields);
-            case "width-at" -> widthAt(fields);
-            case "place" -> place(fields);
-            case "depth" -> depth(fields);
-            default -> {
-                fields.refuses("as", "\"" + as + "\"", "one of " + WAYS);
-                yield null;
-            }
+        Optional<MeasuringWay> way = Coded.find(MeasuringWay.values(), as);
+        if (way.isEmpty()) {
+            fields.refuses("as", "\"" + as + "\"", Coded.codes(MeasuringWay.values()));
+            return null;
+        }
+        return switch (way.get()) {
+            case LINE -> line(fields);
+            case RATIO -> ratio(fields);
+            case ANGLE -> angle(fields);
+            case COUNT -> count(fields);
+            case DIFFERENCE -> difference(fields);
+            case WIDTH_AT -> widthAt(fields);
+            case PLACE -> place(fields);
+            case DEPTH -> depth(fields);
         };
     }
 

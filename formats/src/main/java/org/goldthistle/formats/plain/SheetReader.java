@@ -126,6 +126,7 @@ public final class SheetReader {
         String scientificName = fields.text("scientificName");
         String authorship = fields.optionalText("authorship").orElse("");
         String commonName = fields.text("commonName");
+        List<String> alsoCalled = fields.has("alsoCalled") ? fields.texts("alsoCalled") : List.of();
         Rank rank = fields.coded("rank", Rank.values());
         Optional<Parents> parents = fields.has("parents") ? parents(fields) : Optional.empty();
         TaxonOrigin origin = fields.coded("origin", TaxonOrigin.values());
@@ -135,7 +136,7 @@ public final class SheetReader {
         Map<Habitat, Double> habitat = fields.numbersByCode("habitat", Habitat.values());
         return fields.build(() -> new Taxon(
                 id,
-                new TaxonName(scientificName, authorship, commonName),
+                new TaxonName(scientificName, authorship, commonName, alsoCalled),
                 rank,
                 parents,
                 origin,
