@@ -3,7 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs'
 
 const [, , module, cases, answers] = process.argv
 const reckoner = await import(module)
-const { sheets, calls } = JSON.parse(readFileSync(cases, 'utf8'))
+const { sheets, calls, measured, practised } = JSON.parse(readFileSync(cases, 'utf8'))
 for (const { versionId, version, file } of sheets) reckoner.openSheet(versionId, version, file)
 writeFileSync(
   answers,
@@ -14,6 +14,27 @@ writeFileSync(
         signed: signature ? reckoner.layOut(begun, [...entered, signature], month) : undefined,
         outlook: withOutlook ? reckoner.outlook(begun, entered, 2026, month) : undefined,
       }),
+    )
+    .join('\n'),
+)
+// practice trees and what somebody made of them, a line each
+writeFileSync(
+  `${answers}.practised`,
+  practised
+    .map(({ versionId, made }) =>
+      JSON.stringify({
+        tree: reckoner.practiceTree(versionId, made.seed, made.one, made.other),
+        result: reckoner.practiceResult(versionId, made),
+      }),
+    )
+    .join('\n'),
+)
+// what is measured, a line each
+writeFileSync(
+  `${answers}.measured`,
+  measured
+    .map(({ versionId, character, parts, photo }) =>
+      JSON.stringify(parts ? reckoner.taken(versionId, character, parts) : reckoner.onPhoto(versionId, character, photo)),
     )
     .join('\n'),
 )

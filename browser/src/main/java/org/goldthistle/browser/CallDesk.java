@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import org.goldthistle.call.CallInHand;
@@ -20,7 +21,18 @@ import org.goldthistle.call.OnRecord;
 import org.goldthistle.call.SignedView;
 import org.goldthistle.call.StoredSheet;
 import org.goldthistle.call.SurveyRules;
+import org.goldthistle.core.RefusedException;
 import org.goldthistle.core.balance.GroupModel;
+import org.goldthistle.core.balance.NumberLikelihood;
+import org.goldthistle.core.measure.Estimate;
+import org.goldthistle.core.measure.Guide;
+import org.goldthistle.core.measure.HandValue;
+import org.goldthistle.core.measure.PhotoScale;
+import org.goldthistle.core.measure.PhotoValue;
+import org.goldthistle.core.measure.Point;
+import org.goldthistle.core.sheet.DiagnosticCharacter;
+import org.goldthistle.core.sheet.Measured;
+import org.goldthistle.core.sheet.NumberScale;
 import org.goldthistle.core.verdict.CallRecord;
 import org.goldthistle.formats.plain.SheetReader;
 
@@ -95,6 +107,129 @@ final class CallDesk {
         return Plain.write(CallState.of(call, OnRecord.NOTHING));
     }
 
+    /**
+     * The value that comes of typed parts.
+     *
+     * @return {@code value}, and {@code turned}: what comes of them the other way round, if anything; or {@code refused}:
+     *     why nothing comes of them
+     */
+    Map<String, Object> taken(String versionId, String character, List<?> parts) {
+        Measured measured = measured(versionId, character);
+        List<Double> numbers = new ArrayList<>();
+        parts.forEach(part -> numbers.add(((Number) part).doubleValue()));
+        Map<String, Object> told = new LinkedHashMap<>();
+        try {
+            double value = HandValue.of(measured, numbers);
+            told.put("value", value);
+            HandValue.turned(measured, value).ifPresent(turned -> told.put("turned", turned));
+        } catch (RefusedException refused) {
+            told.put("refused", refused.getMessage());
+        }
+        return told;
+    }
+
+    /**
+     * What comes of taps on a photo.
+     *
+     * @param plain as {@link OnPhoto}
+     * @return {@code value}, {@code error} and {@code coarse}, or {@code refused}: why nothing comes of them yet;
+     *     {@code scaleRefused}: why nothing can come of them; {@code bar}: how long the card's bar comes out, in mm, where
+     *     it was tapped; {@code guide}: a line to tap on, where one is asked for
+     */
+    Map<String, Object> onPhoto(String versionId, String character, Object plain) {
+        Measured measured = measured(versionId, character);
+        OnPhoto photo = Plain.read(OnPhoto.class, plain);
+        Map<String, Object> told = new LinkedHashMap<>();
+        PhotoScale scale;
+        try {
+            scale = new PhotoScale(points(photo.scale()), photo.millimetres());
+            photo.held(scale).ifPresent(bar -> told.put("bar", bar));
+        } catch (RefusedException refused) {
+            told.put("scaleRefused", refused.getMessage());
+            return told;
+        }
+        try {
+            List<List<Point>> taps = photo.taps().stream().map(CallDesk::points).toList();
+            Guide.across(measured, taps, scale)
+                    .ifPresent(line -> told.put(
+                            "guide",
+                            line.stream()
+                                    .map(point -> Plain.write(new At(point.x(), point.y())))
+                                    .toList()));
+            Estimate estimate = new PhotoValue(measured, taps, scale).estimate(photo.zoom());
+            told.put("value", estimate.value());
+            told.put("error", estimate.error());
+            told.put("coarse", estimate.isCoarse(narrowestSpread(versionId, character)));
+        } catch (RefusedException refused) {
+            told.put("refused", refused.getMessage());
+        }
+        return told;
+    }
+
+    /**
+     * Taps on a photo, in its pixels.
+     *
+     * @param taps of each part
+     * @param scale what tells how large things are
+     * @param millimetres between the two taps of a ruler; 0: it is none
+     * @param check the ends of the card's bar, or of a second stretch across the first, by which the scale is checked;
+     *     null: it is not
+     * @param checkMillimetres between them on the ruler; null: not said
+     * @param zoom pixels of the screen for one of the photo
+     */
+    record OnPhoto(
+            List<List<At>> taps,
+            List<At> scale,
+            double millimetres,
+            List<At> check,
+            Double checkMillimetres,
+            double zoom) {
+        private static final int ENDS = 2;
+
+        /** Holds the scale against what it is checked by, if anything is; how long the bar comes out, in mm. */
+        OptionalDouble held(PhotoScale scale) {
+            if (check == null || check.size() < ENDS) {
+                return OptionalDouble.empty();
+            }
+            List<Point> ends = points(check);
+            if (millimetres > 0) {
+                if (checkMillimetres != null && checkMillimetres > 0) {
+                    scale.checkAcross(PhotoScale.ruler(ends.get(0), ends.get(1), checkMillimetres));
+                }
+                return OptionalDouble.empty();
+            }
+            return OptionalDouble.of(scale.checkBar(ends.get(0), ends.get(1)));
+        }
+    }
+
+    /** A place on a photo, in its pixels. */
+    record At(double x, double y) {}
+
+    private static List<Point> points(List<At> places) {
+        return places.stream().map(at -> new Point(at.x(), at.y())).toList();
+    }
+
+    private double narrowestSpread(String versionId, String character) {
+        GroupModel model = sheet(versionId).model();
+        for (int c = 0; c < model.sheet().characters().size(); c++) {
+            if (model.sheet().characters().get(c).id().equals(character)
+                    && model.likelihood(c) instanceof NumberLikelihood number) {
+                return number.narrowestSpread();
+            }
+        }
+        throw new IllegalArgumentException("no number is read of " + character);
+    }
+
+    private Measured measured(String versionId, String character) {
+        return sheet(versionId)
+                .sheet()
+                .character(character)
+                .map(DiagnosticCharacter::scale)
+                .filter(NumberScale.class::isInstance)
+                .flatMap(scale -> ((NumberScale) scale).measured())
+                .orElseThrow();
+    }
+
     private static List<String> texts(List<?> plain) {
         return plain.stream().map(String::valueOf).toList();
     }
@@ -149,7 +284,8 @@ final class CallDesk {
         return replaced;
     }
 
-    private StoredSheet sheet(String versionId) {
+    /** A sheet that is open. */
+    StoredSheet sheet(String versionId) {
         StoredSheet sheet = sheets.get(versionId);
         if (sheet == null) {
             throw new IllegalArgumentException("the sheet " + versionId + " was not opened");

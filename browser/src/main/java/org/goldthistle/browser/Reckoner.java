@@ -7,6 +7,9 @@ import org.teavm.jso.JSObject;
 /** What the browser may ask; for TypeScript the same stands in {@code web/src/reckoner/module.d.ts}. */
 public final class Reckoner {
     private static final CallDesk DESK = new CallDesk();
+    private static final PracticeDesk PRACTICE = new PracticeDesk(DESK::sheet);
+    private static final LookDesk LOOKS = new LookDesk(DESK::sheet);
+    private static final InstrumentDesk INSTRUMENTS = new InstrumentDesk();
 
     private static JSObject begunLast;
     private static Object begunLastRead;
@@ -37,6 +40,42 @@ public final class Reckoner {
             String versionId, JSObject tree, JSObject ground, JSObject rules, JSObject lacking, int month) {
         return JsValues.write(DESK.untouched(
                 versionId, JsValues.read(tree), list(ground), JsValues.read(rules), list(lacking), month));
+    }
+
+    /** The value that comes of typed parts of a character of a sheet that is open, or why none does. */
+    @JSExport
+    public static JSObject taken(String versionId, String character, JSObject parts) {
+        return JsValues.write(DESK.taken(versionId, character, list(parts)));
+    }
+
+    /** The value that comes of taps on a photo, or why none does yet, and the lines that guide them. */
+    @JSExport
+    public static JSObject onPhoto(String versionId, String character, JSObject photo) {
+        return JsValues.write(DESK.onPhoto(versionId, character, JsValues.read(photo)));
+    }
+
+    /** What a practice tree shows, and a call of it that nobody has begun. */
+    @JSExport
+    public static JSObject practiceTree(String versionId, int seed, String one, String other) {
+        return JsValues.write(PRACTICE.tree(versionId, seed, one, other));
+    }
+
+    /** What became of a practice tree. */
+    @JSExport
+    public static JSObject practiceResult(String versionId, JSObject made) {
+        return JsValues.write(PRACTICE.result(versionId, JsValues.read(made)));
+    }
+
+    /** What a last look at a tree says before anything is cut, in a month of 1-12. */
+    @JSExport
+    public static JSObject lastLook(String versionId, JSObject asked, int month, JSObject made) {
+        return JsValues.write(LOOKS.result(versionId, JsValues.read(asked), month, JsValues.read(made)));
+    }
+
+    /** What a line of a caliper comes to, that came at a time in milliseconds. */
+    @JSExport
+    public static JSObject caliperLine(String line, double at) {
+        return JsValues.write(INSTRUMENTS.caliperLine(line, at));
     }
 
     /** How a tree stands and looks in its plot's table and map, and whether something is left to do at it. */

@@ -1,6 +1,7 @@
 package org.goldthistle.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -42,6 +43,91 @@ class CallDeskTest {
         assertThat((Object) ((Map<?, ?>) laidOut.get("refused")).keySet())
                 .isEqualTo(Set.of(String.valueOf(entered.size() - 1)));
         assertThat(laidOut.get("call")).isEqualTo(laidOut(TREE.entered()).get("call"));
+    }
+
+    @Test
+    void typed_parts_become_a_value_or_say_why_not() {
+        String birches = Cases.version("birches").toString();
+
+        assertThat(desk.taken(birches, "nutlet-wing-ratio", List.of(3, 2)))
+                .isEqualTo(Map.of("value", 1.5, "turned", 2 / 3.0));
+        assertThat(desk.taken(birches, "ltf", List.of(7, 5))).isEqualTo(Map.of("value", 2.0));
+        assertThat(desk.taken(birches, "nutlet-wing-ratio", List.of(3, 0)).get("refused"))
+                .asString()
+                .contains("above 0");
+    }
+
+    @Test
+    void taps_on_a_photo_become_a_value_with_its_error() {
+        String birches = Cases.version("birches").toString();
+        Map<String, Object> ruler = Map.of(
+                "scale",
+                List.of(at(0, 0), at(500, 0)),
+                "millimetres",
+                50,
+                "zoom",
+                1,
+                "taps",
+                List.of(List.of(at(100, 100), at(300, 100))));
+
+        Map<String, Object> told = desk.onPhoto(birches, "dft", ruler);
+
+        assertThat((double) told.get("value")).isEqualTo(20);
+        assertThat((double) told.get("error")).isBetween(0.1, 0.4);
+        assertThat(told.get("coarse")).isEqualTo(false);
+        assertThat(desk.onPhoto(
+                                birches,
+                                "dft",
+                                Map.of("scale", List.of(), "millimetres", 0, "zoom", 1, "taps", List.of(List.of())))
+                        .get("refused"))
+                .asString()
+                .contains("taps");
+        Map<String, Object> axis = Map.of(
+                "scale",
+                ruler.get("scale"),
+                "millimetres",
+                50,
+                "zoom",
+                1,
+                "taps",
+                List.of(List.of(at(100, 100)), List.of(at(100, 500)), List.of()));
+        assertThat(desk.onPhoto(birches, "ltw", axis).get("guide"))
+                .isEqualTo(List.of(Map.of("x", -100.0, "y", 200.0), Map.of("x", 300.0, "y", 200.0)));
+    }
+
+    @Test
+    void a_scale_is_held_against_the_cards_bar_or_a_ruler_across() {
+        String birches = Cases.version("birches").toString();
+        Map<String, Object> card = new HashMap<>(Map.of(
+                "scale",
+                List.of(at(0, 0), at(900, 0), at(900, 600), at(0, 600)),
+                "millimetres",
+                0,
+                "zoom",
+                1,
+                "taps",
+                List.of(List.of())));
+        card.put("check", List.of(at(200, 700), at(700, 700)));
+
+        assertThat((double) desk.onPhoto(birches, "dft", card).get("bar")).isCloseTo(50, within(1e-9));
+        card.put("check", List.of(at(200, 700), at(680, 700)));
+        assertThat(desk.onPhoto(birches, "dft", card).get("scaleRefused"))
+                .asString()
+                .contains("a bar of 48");
+
+        Map<String, Object> ruler = new HashMap<>(Map.of(
+                "scale", List.of(at(0, 0), at(500, 0)), "millimetres", 50, "zoom", 1, "taps", List.of(List.of())));
+        ruler.put("check", List.of(at(0, 0), at(0, 300)));
+        ruler.put("checkMillimetres", 30);
+        assertThat(desk.onPhoto(birches, "dft", ruler)).doesNotContainKey("scaleRefused");
+        ruler.put("check", List.of(at(0, 0), at(0, 270)));
+        assertThat(desk.onPhoto(birches, "dft", ruler).get("scaleRefused"))
+                .asString()
+                .contains("slanted");
+    }
+
+    private static Map<String, Object> at(double x, double y) {
+        return Map.of("x", x, "y", y);
     }
 
     private Map<String, Object> laidOut(List<?> entered) {

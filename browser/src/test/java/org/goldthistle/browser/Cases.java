@@ -7,7 +7,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -240,7 +239,8 @@ final class Cases {
     private static NewReading readingOf(Observation seen) {
         Integer month = seen.month().isPresent() ? seen.month().getAsInt() : null;
         if (seen instanceof NotSeen none) {
-            return new NewReading(none.character(), null, null, true, none.notBorne(), null, null, null, null, month);
+            return new NewReading(
+                    none.character(), null, null, true, none.notBorne(), null, null, null, null, month, null);
         }
         Reading reading = (Reading) seen;
         return new NewReading(
@@ -255,10 +255,11 @@ final class Cases {
                 reading.material().map(Coded::code).orElse(null),
                 reading.position().map(Coded::code).orElse(null),
                 null,
+                null,
                 null);
     }
 
-    private static UUID version(String group) {
+    static UUID version(String group) {
         return new UUID(1, group.hashCode());
     }
 
@@ -282,8 +283,7 @@ final class Cases {
     }
 
     private static List<Path> folders() {
-        return Arrays.asList(
-                Path.of("../formats/src/main/resources/groups"), Path.of("../formats/src/test/resources/groups"));
+        return List.of(Path.of("../formats/src/main/resources/groups"));
     }
 
     private static Object plain(String name) {

@@ -21,7 +21,8 @@ class PlainTest {
 
     @Test
     void a_record_is_written_by_the_names_of_its_components_and_read_again() {
-        var reading = new NewReading("warts", List.of("few", "many"), null, false, null, "sure", null, null, null, 6);
+        var reading =
+                new NewReading("warts", List.of("few", "many"), null, false, null, "sure", null, null, null, 6, null);
         var entry = new Entry(UUID.randomUUID(), 1, reading, NOON, NOON);
 
         Object plain = Plain.write(entry);

@@ -23,6 +23,14 @@ class SameFiguresTest {
     private static final ObjectMapper JSON = new ObjectMapper();
     private static final Path TARGET = Path.of("target").toAbsolutePath();
 
+    private static final List<Map<String, Object>> MEASURED = List.of(
+            ofBirches("nutlet-wing-ratio", "parts", List.of(7, 4)),
+            ofBirches("nutlet-wing-ratio", "parts", List.of(7, 0)),
+            ofBirches("dft", "photo", photo(List.of(List.of(at(610, 520), at(990, 560), at(1010, 700))))),
+            ofBirches("ltw", "photo", photo(List.of(List.of(at(610, 520)), List.of(at(990, 560)), List.of()))));
+
+    private static final List<Map<String, Object>> PRACTISED = PractisedTrees.all();
+
     private static List<Cases.Case> cases;
     private static List<Map<String, Object>> answers;
 
@@ -31,7 +39,9 @@ class SameFiguresTest {
         cases = Cases.all();
         Path asked = TARGET.resolve("cases.json");
         Path answered = TARGET.resolve("answers.jsonl");
-        JSON.writeValue(asked.toFile(), Map.of("sheets", Cases.sheets(), "calls", cases));
+        JSON.writeValue(
+                asked.toFile(),
+                Map.of("sheets", Cases.sheets(), "calls", cases, "measured", MEASURED, "practised", PRACTISED));
         Path module = TARGET.resolve("reckoner.mjs"); // a name by which every node knows a module
         Files.copy(TARGET.resolve("js/reckoner.js"), module, StandardCopyOption.REPLACE_EXISTING);
         Process node = new ProcessBuilder(
@@ -110,6 +120,60 @@ class SameFiguresTest {
         assertThat((Map<?, ?>) laidOut.get("refused")).hasSize(2);
         assertThat(JSON.writeValueAsString(laidOut.get("refused")))
                 .contains("unfit-mark", "no-such-tier", "\\\"whim\\\" was sent. Nothing was changed.");
+    }
+
+    @Test
+    void what_is_measured_is_the_same() throws IOException {
+        CallDesk desk = desk();
+        List<String> told = Files.readAllLines(TARGET.resolve("answers.jsonl.measured"));
+        for (int i = 0; i < MEASURED.size(); i++) {
+            Map<String, Object> one = MEASURED.get(i);
+            String version = (String) one.get("versionId");
+            String character = (String) one.get("character");
+            Map<String, Object> here = one.containsKey("parts")
+                    ? desk.taken(version, character, (List<?>) one.get("parts"))
+                    : desk.onPhoto(version, character, one.get("photo"));
+            assertSame(character, here, JSON.readValue(told.get(i), Object.class));
+        }
+    }
+
+    @Test
+    void a_practice_tree_and_what_became_of_it_are_the_same_on_five_hundred_seeds() throws IOException {
+        PracticeDesk desk = new PracticeDesk(desk()::sheet);
+        List<String> told = Files.readAllLines(TARGET.resolve("answers.jsonl.practised"));
+        assertThat(PRACTISED).hasSize(500);
+        for (int i = 0; i < PRACTISED.size(); i++) {
+            Map<String, Object> one = PRACTISED.get(i);
+            String version = (String) one.get("versionId");
+            Map<?, ?> made = (Map<?, ?>) one.get("made");
+            Map<?, ?> there = JSON.readValue(told.get(i), Map.class);
+            assertSame(
+                    "tree " + i,
+                    desk.tree(version, (int) made.get("seed"), (String) made.get("one"), (String) made.get("other")),
+                    there.get("tree"));
+            assertSame("result " + i, desk.result(version, made), there.get("result"));
+        }
+    }
+
+    private static Map<String, Object> ofBirches(String character, String how, Object of) {
+        return Map.of("versionId", Cases.version("birches").toString(), "character", character, how, of);
+    }
+
+    /** On the scale card, slanted. */
+    private static Map<String, Object> photo(List<?> taps) {
+        return Map.of(
+                "taps",
+                taps,
+                "scale",
+                List.of(at(400, 300), at(1250, 320), at(1190, 900), at(430, 860)),
+                "millimetres",
+                0,
+                "zoom",
+                0.8);
+    }
+
+    private static Map<String, Object> at(double x, double y) {
+        return Map.of("x", x, "y", y);
     }
 
     static CallDesk desk() {

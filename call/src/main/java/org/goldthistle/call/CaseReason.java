@@ -10,6 +10,12 @@ public enum CaseReason implements Coded {
     TIER("tier"),
     /** Felling, treatment or removal hangs on it. */
     CONTROL("control"),
+    /** Its reader has not practised the group as the survey asks. */
+    PRACTICE("practice"),
+    /** A last look before it was to be cut spoke against it. */
+    LAST_LOOK("last-look"),
+    /** Another tree was cut in its place. */
+    WRONG_TREE("wrong-tree"),
     /** It was drawn from the plain ones. */
     DRAWN("drawn");
 
@@ -17,6 +23,11 @@ public enum CaseReason implements Coded {
 
     CaseReason(String code) {
         this.code = code;
+    }
+
+    /** Whether it is no signature that asks for the review, so that what was read faces it at once. */
+    public boolean isDoubt() {
+        return this == LAST_LOOK || this == WRONG_TREE;
     }
 
     @Override

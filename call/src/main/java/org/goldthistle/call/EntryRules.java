@@ -4,13 +4,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.goldthistle.core.Coded;
+import org.goldthistle.core.RefusedException;
+import org.goldthistle.core.measure.HandValue;
 import org.goldthistle.core.reading.GateMark;
 import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.core.sheet.Harm;
+import org.goldthistle.core.sheet.NumberScale;
 import org.goldthistle.core.verdict.Tier;
 
 /** What must hold before something is entered on a call; each refusal says what was kept and what to do. */
 public final class EntryRules {
+    private static final double SAME = 1e-9; // relative, by which a value may be off what its parts give
+
     private EntryRules() {}
 
     /** @throws CallRefusedException if a code is unknown or the month out of range */
@@ -41,11 +46,41 @@ public final class EntryRules {
                     CallRefusal.UNFIT_READING,
                     () -> CallInHand.evidenceOf(
                             sheet, circumstances, Map.of(), Set.<Faculty>of(), List.of(reading), List.of()));
+            if (reading.taken() != null) {
+                CallRefusedException.as(CallRefusal.UNFIT_READING, () -> requireTaken(sheet, reading));
+            }
         } else if (reading.character() == null
                 || sheet.sheet().character(reading.character()).isEmpty()) {
             throw CallRefusedException.unfit(
                     CallRefusal.UNFIT_READING,
                     "The sheet has no character \"" + reading.character() + "\" to take back. Nothing was changed.");
+        }
+    }
+
+    /** Holds each value against the parts that it was taken from. */
+    private static void requireTaken(StoredSheet sheet, NewReading reading) {
+        NumberScale scale = (NumberScale)
+                sheet.sheet().character(reading.character()).orElseThrow().scale();
+        for (int i = 0; i < reading.taken().size(); i++) {
+            Taken taken = reading.taken().get(i);
+            double value = reading.values().get(i);
+            if (taken.error() != null && !(taken.error() >= 0 && Double.isFinite(taken.error()))) {
+                throw RefusedException.of(reading.character(), taken.error() + " for an error", "0 or more");
+            }
+            if (taken.parts() == null) {
+                continue;
+            }
+            double reckoned = HandValue.of(
+                    scale.measured()
+                            .orElseThrow(() -> RefusedException.of(
+                                    reading.character(), "parts of a value", "the value itself, as the sheet asks")),
+                    taken.parts());
+            if (Math.abs(reckoned - value) > SAME * (1 + Math.abs(value))) {
+                throw RefusedException.of(
+                        reading.character(),
+                        value + " of parts that give " + reckoned,
+                        "the value that comes of its parts");
+            }
         }
     }
 

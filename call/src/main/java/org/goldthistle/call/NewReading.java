@@ -23,7 +23,7 @@ import org.goldthistle.core.sheet.Position;
  * of it. Certainty, material and position
  * are there only where the observer said them; what was not said is assumed when it is weighed, and never stored as
  * said. A withdrawn one says only that what was read before was a mistake. The month, 1-12, is that of an earlier visit,
- * to correct what was read on it; null: the visit in hand.
+ * to correct what was read on it; null: the visit in hand. How its values were taken, one for each; null: they were said.
  */
 public record NewReading(
         String character,
@@ -35,7 +35,8 @@ public record NewReading(
         @Nullable @CodeOf(Material.class) String material,
         @Nullable @CodeOf(Position.class) String position,
         @Nullable Boolean withdrawn,
-        @Nullable Integer month) {
+        @Nullable Integer month,
+        @Nullable List<Taken> taken) {
 
     private static final int MOST_REPLICATES = 200;
 
@@ -61,6 +62,9 @@ public record NewReading(
                     character,
                     (hasStates ? "states " : "") + (hasValues ? "values " : "") + (notSeen ? "not seen" : ""),
                     "exactly one of states, values and not seen");
+        }
+        if (taken != null && (!hasValues || taken.size() != values.size())) {
+            throw RefusedException.of(character, taken.size() + " ways of taking it", "one for each value, or none");
         }
         int replicates = hasStates ? states.size() : hasValues ? values.size() : 0;
         if (replicates > MOST_REPLICATES) {
@@ -89,7 +93,7 @@ public record NewReading(
     /** The same, made in a month, 1-12; null: on the visit in hand. */
     public NewReading madeIn(@Nullable Integer other) {
         return new NewReading(
-                character, states, values, notSeen, notBorne, certainty, material, position, withdrawn, other);
+                character, states, values, notSeen, notBorne, certainty, material, position, withdrawn, other, taken);
     }
 
     private OptionalInt madeIn() {

@@ -15,8 +15,9 @@ public final class ReviewRules {
      * @param tier that it was signed for
      * @param contested whether there was a reason to contest it, or another call of the tree names another taxon
      * @param matters whether it leads to a hybrid, a scarce, protected or invasive taxon
+     * @param unproven whether its reader has not practised the group as the survey asks
      */
-    public record Signed(Outcome outcome, Tier tier, boolean contested, boolean matters) {}
+    public record Signed(Outcome outcome, Tier tier, boolean contested, boolean matters, boolean unproven) {}
 
     /**
      * Why a call is reviewed; empty: it is not.
@@ -36,6 +37,9 @@ public final class ReviewRules {
             reasons.add(CaseReason.CONTROL);
         } else if (named && call.tier() == Tier.RECORD && call.matters()) {
             reasons.add(CaseReason.TIER);
+        }
+        if (named && call.unproven()) {
+            reasons.add(CaseReason.PRACTICE);
         }
         if (reasons.isEmpty() && named && drawn.getAsBoolean()) {
             reasons.add(CaseReason.DRAWN);

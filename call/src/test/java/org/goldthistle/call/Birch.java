@@ -108,19 +108,24 @@ final class Birch {
     }
 
     static NewReading states(String character, String... seen) {
-        return new NewReading(character, List.of(seen), null, false, null, "sure", null, null, null, null);
+        return new NewReading(character, List.of(seen), null, false, null, "sure", null, null, null, null, null);
     }
 
     static NewReading values(String character, Double... measured) {
-        return new NewReading(character, null, List.of(measured), false, null, "sure", null, null, null, null);
+        return new NewReading(character, null, List.of(measured), false, null, "sure", null, null, null, null, null);
+    }
+
+    /** Values with the parts that they were taken from, one leaf after the other. */
+    static NewReading taken(String character, List<Double> values, List<Taken> taken) {
+        return new NewReading(character, null, values, false, null, "sure", null, null, null, null, taken);
     }
 
     static NewReading notSeen(String character) {
-        return new NewReading(character, null, null, true, null, null, null, null, null, null);
+        return new NewReading(character, null, null, true, null, null, null, null, null, null, null);
     }
 
     static NewReading takenBack(String character) {
-        return new NewReading(character, null, null, false, null, null, null, null, true, null);
+        return new NewReading(character, null, null, false, null, null, null, null, true, null, null);
     }
 
     /** A silver birch that nobody would doubt. */

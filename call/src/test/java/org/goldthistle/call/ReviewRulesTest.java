@@ -36,15 +36,28 @@ class ReviewRulesTest {
     void lots_are_drawn_among_plain_names_alone() {
         assertThat(reasons(Outcome.TAXON, Tier.TALLY, false, false, true)).containsExactly(CaseReason.DRAWN);
         assertThat(reasons(Outcome.GROUP, Tier.TALLY, false, false, true)).isEmpty();
-        ReviewRules.Signed contested = new ReviewRules.Signed(Outcome.TAXON, Tier.TALLY, true, false);
+        ReviewRules.Signed contested = new ReviewRules.Signed(Outcome.TAXON, Tier.TALLY, true, false, false);
         assertThat(ReviewRules.reasons(contested, () -> {
                     throw new AssertionError("no lot is drawn where something else decides");
                 }))
                 .containsExactly(CaseReason.CONTESTED);
     }
 
+    @Test
+    void who_has_not_practised_as_the_survey_asks_is_read_again_where_a_name_is_given() {
+        assertThat(ReviewRules.reasons(
+                        new ReviewRules.Signed(Outcome.TAXON, Tier.TALLY, false, false, true), () -> false))
+                .containsExactly(CaseReason.PRACTICE);
+        assertThat(ReviewRules.reasons(
+                        new ReviewRules.Signed(Outcome.GROUP, Tier.TALLY, false, false, true), () -> false))
+                .isEmpty();
+        assertThat(ReviewRules.reasons(
+                        new ReviewRules.Signed(Outcome.COME_BACK, Tier.TALLY, true, false, true), () -> false))
+                .isEmpty();
+    }
+
     private static Set<CaseReason> reasons(
             Outcome outcome, Tier tier, boolean contested, boolean matters, boolean drawn) {
-        return ReviewRules.reasons(new ReviewRules.Signed(outcome, tier, contested, matters), () -> drawn);
+        return ReviewRules.reasons(new ReviewRules.Signed(outcome, tier, contested, matters, false), () -> drawn);
     }
 }

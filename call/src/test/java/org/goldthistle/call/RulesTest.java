@@ -1,6 +1,7 @@
 package org.goldthistle.call;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.goldthistle.call.Birch.notSeen;
 import static org.goldthistle.call.Birch.states;
@@ -33,6 +34,28 @@ class RulesTest {
                 .hasMessageContaining("was not stored")
                 .hasMessageContaining("plenty");
         fit(states("twig-warts", "dense"));
+    }
+
+    @Test
+    void a_value_is_what_comes_of_its_parts() {
+        Taken wing = new Taken(List.of(3.0, 2.0), null);
+        assertThatCode(() -> fit(Birch.taken("nutlet-wing-ratio", List.of(1.5), List.of(wing))))
+                .doesNotThrowAnyException();
+        assertThatCode(() ->
+                        fit(Birch.taken("nutlet-wing-ratio", List.of(1.5, 1.2), List.of(wing, new Taken(null, 0.1)))))
+                .doesNotThrowAnyException();
+
+        assertRefused(
+                CallRefusal.UNFIT_READING, () -> fit(Birch.taken("nutlet-wing-ratio", List.of(1.6), List.of(wing))));
+        assertRefused(
+                CallRefusal.UNFIT_READING,
+                () -> fit(Birch.taken("nutlet-wing-ratio", List.of(1.5, 1.2), List.of(wing))));
+        assertRefused(
+                CallRefusal.UNFIT_READING,
+                () -> fit(Birch.taken("nutlet-wing-ratio", List.of(1.5), List.of(new Taken(List.of(3.0, 0.0), null)))));
+        assertRefused(
+                CallRefusal.UNFIT_READING,
+                () -> fit(Birch.taken("nutlet-wing-ratio", List.of(1.5), List.of(new Taken(null, -0.1)))));
     }
 
     @Test
