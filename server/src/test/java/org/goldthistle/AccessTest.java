@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.goldthistle.platform.ForAnybody;
+import org.goldthistle.platform.ForContractors;
 import org.goldthistle.platform.ForLeads;
 import org.goldthistle.platform.ForObservers;
 import org.goldthistle.platform.ForReviewers;
@@ -56,7 +57,7 @@ class AccessTest extends ServerTest {
     @Test
     void each_role_reaches_just_what_is_for_it() {
         List<String> wrong = new ArrayList<>();
-        for (String callSign : List.of("Dipper", "Redpoll", "Treecreeper")) {
+        for (String callSign : List.of("Woodcock", "Dipper", "Redpoll", "Treecreeper")) {
             boolean isLead = callSign.equals("Treecreeper");
             Caller caller = signedIn(callSign);
             for (Endpoint one : endpoints()) {
@@ -64,8 +65,10 @@ class AccessTest extends ServerTest {
                     continue;
                 }
                 boolean refused = one.sentBy(caller, UUID.randomUUID(), "{}") == 403;
+                boolean contractor = callSign.equals("Woodcock");
                 boolean tooHigh = one.admits() == ForLeads.class && !isLead
-                        || one.admits() == ForReviewers.class && callSign.equals("Dipper");
+                        || one.admits() == ForReviewers.class && (contractor || callSign.equals("Dipper"))
+                        || one.admits() == ForObservers.class && contractor;
                 if (refused != tooHigh) {
                     wrong.add(callSign + " " + one + " refused: " + refused);
                 }
@@ -73,6 +76,21 @@ class AccessTest extends ServerTest {
         }
 
         assertThat(wrong).isEmpty();
+    }
+
+    @Test
+    void a_contractor_reaches_the_cards_and_what_they_need_and_nothing_else() {
+        assertThat(endpoints().stream()
+                        .filter(one -> one.admits() == ForContractors.class)
+                        .map(Endpoint::name))
+                .containsExactlyInAnyOrder(
+                        "GET /api/control/cards",
+                        "PUT /api/surveys/{surveyId}/control/looks/{lookId}",
+                        "PUT /api/surveys/{surveyId}/control/works/{workId}",
+                        "GET /api/sheets/{versionId}",
+                        "GET /api/sheets/{versionId}/file",
+                        "GET /api/sheet-pictures/{image}",
+                        "DELETE /api/session/everywhere");
     }
 
     @Test
@@ -106,7 +124,8 @@ class AccessTest extends ServerTest {
     }
 
     private static Endpoint endpoint(RequestMappingInfo info, HandlerMethod handler, RequestMethod method) {
-        Class<?> admits = Stream.of(ForAnybody.class, ForLeads.class, ForReviewers.class, ForObservers.class)
+        Class<?> admits = Stream.of(
+                        ForAnybody.class, ForContractors.class, ForLeads.class, ForReviewers.class, ForObservers.class)
                 .filter(handler::hasMethodAnnotation)
                 .findFirst()
                 .orElse(null);
@@ -123,6 +142,10 @@ class AccessTest extends ServerTest {
 
         boolean endsTheSession() {
             return ENDING.contains(method + " " + pattern);
+        }
+
+        String name() {
+            return method + " " + pattern;
         }
 
         /** The status that a caller gets, with a made-up id for everything but the survey. */

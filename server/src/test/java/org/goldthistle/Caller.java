@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
@@ -13,6 +14,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -35,12 +37,30 @@ public final class Caller {
         return send(HttpRequest.newBuilder(URI.create(base + path)).GET());
     }
 
-    /** Opens a stream; done once it ends, with all that came. */
+    /** Opens a stream, which is open once this returns; done when it ends, with all that came. */
     public CompletableFuture<String> stream(String path) {
-        return http.sendAsync(
-                        HttpRequest.newBuilder(URI.create(base + path)).GET().build(),
-                        HttpResponse.BodyHandlers.ofString())
-                .thenApply(HttpResponse::body);
+        try {
+            InputStream body = http.send(
+                            HttpRequest.newBuilder(URI.create(base + path))
+                                    .GET()
+                                    .build(),
+                            HttpResponse.BodyHandlers.ofInputStream())
+                    .body();
+            return CompletableFuture.supplyAsync(() -> all(body));
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(stopped);
+        }
+    }
+
+    private static String all(InputStream body) {
+        try (body) {
+            return new String(body.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        }
     }
 
     /** Reads with a cookie of no jar. */

@@ -1,6 +1,10 @@
 package org.goldthistle;
 
+import static org.awaitility.Awaitility.await;
+
 import com.zaxxer.hikari.HikariDataSource;
+import java.sql.Connection;
+import java.time.Duration;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.context.ApplicationContext;
@@ -30,6 +34,19 @@ final class FreshDatabase implements BeforeAllCallback {
             kept = true;
         }
         server.getBean(HikariDataSource.class).getHikariPoolMXBean().softEvictConnections();
+        connectedAgain(server.getBean(HikariDataSource.class));
+    }
+
+    /**
+     * Waits until the server's pool has a connection again. A pool that was refused while the database was copied tries
+     * anew after up to five seconds, longer than a request waits for one.
+     */
+    private static void connectedAgain(HikariDataSource pool) {
+        await().atMost(Duration.ofMinutes(1)).ignoreExceptions().until(() -> {
+            try (Connection connection = pool.getConnection()) {
+                return connection.isValid(1);
+            }
+        });
     }
 
     /** A database that somebody is connected to can neither be copied nor dropped. */

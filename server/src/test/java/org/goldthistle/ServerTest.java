@@ -38,6 +38,8 @@ import org.springframework.test.context.DynamicPropertySource;
             "goldthistle.demo=true",
             "goldthistle.demo.passphrase=" + ServerTest.PASSPHRASE,
             "goldthistle.outlook.rest=0s",
+            "goldthistle.laboratory.secret=" + TestLaboratory.SECRET,
+            "goldthistle.laboratory.every=1d", // a test that wants it goes round by itself
             "goldthistle.hash-cost=4" // else the tests would mostly hash
         })
 @Import(ServerTest.HeldClock.class)
@@ -48,11 +50,11 @@ public abstract class ServerTest {
     /** A September day, so that leaves can be read. */
     private static final Instant START = Instant.parse("2026-09-14T09:00:00Z");
 
-    @Autowired
-    protected JdbcClient jdbc;
+    /** The time that the application and what it speaks to go by. */
+    static final TestClock CLOCK = new TestClock();
 
     @Autowired
-    private TestClock clock;
+    protected JdbcClient jdbc;
 
     @Autowired
     private Environment environment;
@@ -62,6 +64,7 @@ public abstract class ServerTest {
 
     @DynamicPropertySource
     static void database(DynamicPropertyRegistry settings) {
+        settings.add("goldthistle.laboratory.url", TestLaboratory::address);
         for (String of : List.of("datasource", "flyway")) {
             for (String what : List.of("url", of.equals("flyway") ? "user" : "username", "password")) {
                 String name = "spring." + of + "." + what;
@@ -74,7 +77,7 @@ public abstract class ServerTest {
 
     @BeforeEach
     void wind_the_clock_back() {
-        clock.now = START;
+        CLOCK.now = START;
     }
 
     /** A connection of the role that owns the tables, which the application does not work under. */
@@ -87,7 +90,7 @@ public abstract class ServerTest {
     }
 
     protected void later(Duration by) {
-        clock.now = clock.now.plus(by);
+        CLOCK.now = CLOCK.now.plus(by);
     }
 
     protected Caller stranger() {
@@ -218,12 +221,12 @@ public abstract class ServerTest {
         @Bean
         @Primary
         TestClock heldClock() {
-            return new TestClock();
+            return CLOCK;
         }
     }
 
     static final class TestClock extends Clock {
-        private Instant now = START;
+        private volatile Instant now = START;
 
         @Override
         public ZoneId getZone() {

@@ -9,6 +9,7 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 
 /**
@@ -17,7 +18,17 @@ import java.util.Map;
  */
 final class TestPostgres {
     private static final String URL = "SPRING_DATASOURCE_URL";
+
+    /** Which of the JVMs this is that run tests at once, as an ending of names; empty: it is alone. */
+    private static final String JVM = System.getProperty("goldthistle.test.jvm", "");
+
     private static final Map<String, String> SETTINGS = settings();
+
+    static {
+        if (!JVM.isEmpty()) {
+            makeOwnDatabase();
+        }
+    }
 
     private TestPostgres() {}
 
@@ -44,9 +55,23 @@ final class TestPostgres {
     }
 
     private static Map<String, String> settings() {
-        if (System.getenv(URL) != null) {
-            return System.getenv();
+        Map<String, String> settings = new HashMap<>(System.getenv(URL) != null ? System.getenv() : started());
+        if (!JVM.isEmpty()) {
+            for (String url : List.of(URL, "SPRING_FLYWAY_URL")) {
+                settings.computeIfPresent(url, (name, whole) -> whole + JVM);
+            }
         }
+        return settings;
+    }
+
+    /** JVMs that run tests at once have a database each. */
+    private static void makeOwnDatabase() {
+        administer(
+                "drop database if exists " + databaseName() + " with (force)",
+                "create database " + databaseName() + " owner " + setting("SPRING_FLYWAY_USER"));
+    }
+
+    private static Map<String, String> started() {
         Map<String, String> told = new HashMap<>();
         try {
             Process starting = new ProcessBuilder("./goldthistle", "test-database")

@@ -101,6 +101,35 @@ class UpgradeTest extends ServerTest {
                 .hasMessageContaining("append-only");
     }
 
+    @Test
+    void what_was_seen_last_lies_beside_the_call_whether_it_was_read_before_or_after() {
+        migrateTo("23");
+        aCallReadIn("2026-05-04");
+        readAgain(100, "{\"states\": [\"few\"]}");
+        readAgain(101, "{\"states\": [\"few\", \"many\"], \"values\": null}");
+
+        migrateTo("24");
+
+        assertThat(seen()).isEqualTo("{\"ltf\": [\"few\", \"many\"]}");
+        readAgain(102, "{\"states\": null, \"values\": [2.5]}");
+        assertThat(seen()).isEqualTo("{\"ltf\": [2.5]}");
+        readAgain(103, "{\"notSeen\": true}");
+        assertThat(seen()).isEqualTo("{\"ltf\": []}");
+    }
+
+    /** One more reading of the same character, like the first but for what was observed. */
+    private void readAgain(int order, String observed) {
+        upgraded.sql("insert into reading overriding system value select (jsonb_populate_record(r, jsonb_build_object("
+                        + "'id', gen_random_uuid(), 'entry_order', ?, 'observed', cast(? as jsonb)))).* from reading r"
+                        + " order by entry_order limit 1")
+                .params(order, observed)
+                .update();
+    }
+
+    private String seen() {
+        return upgraded.sql("select seen::text from call").query(String.class).single();
+    }
+
     private void migrateTo(String level) {
         Flyway.configure()
                 .dataSource(url, owner, password)

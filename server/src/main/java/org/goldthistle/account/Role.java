@@ -4,6 +4,8 @@ import org.goldthistle.core.Coded;
 
 /** What an observer may do. */
 public enum Role implements Coded {
+    /** Takes a last look at approved trees before they are cut, and sees their cards alone. */
+    CONTRACTOR("contractor"),
     /** Reads and calls trees. */
     CREW("crew"),
     /** Reads trees blind and settles calls. */

@@ -22,6 +22,7 @@ import org.goldthistle.core.CodeOf;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.sheet.Faculty;
 import org.goldthistle.platform.ForAnybody;
+import org.goldthistle.platform.ForContractors;
 import org.goldthistle.platform.ForObservers;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
@@ -156,7 +157,7 @@ class SessionController {
 
     /** Signs out on every device. */
     @DeleteMapping("/everywhere")
-    @ForObservers
+    @ForContractors
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void signOutEverywhere(@AuthenticationPrincipal SignedInObserver observer, HttpServletRequest request) {
         accounts.endSessions(observer.id());

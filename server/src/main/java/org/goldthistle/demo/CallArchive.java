@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
+import java.util.UUID;
 import org.goldthistle.call.CallInHand;
 import org.goldthistle.call.Entry;
 import org.goldthistle.call.NewReading;
@@ -13,11 +14,13 @@ import org.goldthistle.core.Coded;
 import org.goldthistle.core.balance.WeighedReading;
 import org.goldthistle.core.verdict.Assessment;
 import org.goldthistle.core.verdict.CallRecord;
+import org.goldthistle.core.verdict.Need;
 import org.goldthistle.core.verdict.Reason;
 import org.goldthistle.core.verdict.Tier;
 import org.goldthistle.core.verdict.Verdict;
 import org.goldthistle.entry.CallsInHand;
 import org.goldthistle.entry.EarlierCalls;
+import org.goldthistle.photo.EarlierPhotos;
 import org.goldthistle.signing.CallStates;
 import org.goldthistle.signing.NewDetermination;
 import org.goldthistle.signing.SigningService;
@@ -36,13 +39,21 @@ class CallArchive {
     private final SigningService signing;
     private final CallStates states;
     private final TreeService trees;
+    private final EarlierPhotos photos;
 
-    CallArchive(EarlierCalls earlier, CallsInHand calls, SigningService signing, CallStates states, TreeService trees) {
+    CallArchive(
+            EarlierCalls earlier,
+            CallsInHand calls,
+            SigningService signing,
+            CallStates states,
+            TreeService trees,
+            EarlierPhotos photos) {
         this.earlier = earlier;
         this.calls = calls;
         this.signing = signing;
         this.states = states;
         this.trees = trees;
+        this.photos = photos;
     }
 
     /**
@@ -59,6 +70,10 @@ class CallArchive {
                         archived.begun(),
                         Coded.find(Tier.values(), archived.tier()).orElseThrow(),
                         archived.readings().stream().map(CallArchive::reading).toList()));
+        for (ArchivedCall.Shot shot : archived.photos()) {
+            UUID call = calls.begun(tree, archived.observerId()).orElseThrow().callId();
+            photos.keep(shot.id(), call, shot.character(), shot.content(), archived.begun());
+        }
         archived.signed().ifPresent(when -> sign(tree, archived, when));
         states.keepAll(trees.tree(archived.surveyId(), archived.treeId(), archived.observerId()));
     }
@@ -75,7 +90,8 @@ class CallArchive {
                 one.material(),
                 one.position(),
                 null,
-                null);
+                null,
+                one.taken());
     }
 
     private void sign(SurveyedTree tree, ArchivedCall archived, Instant when) {
@@ -88,7 +104,7 @@ class CallArchive {
         }
         Assessment assessment = call.assessment(new CallRecord(true, reasons.keySet(), false, Set.of()));
         boolean carried = assessment.verdict() == Verdict.SIGNABLE
-                && assessment.stillNeeded().isEmpty()
+                && assessment.stillNeeded().stream().allMatch(need -> need.kind() == Need.Kind.SECOND_OBSERVER)
                 && assessment.reasons().stream().noneMatch(reason -> reason.kind() == Reason.Kind.GATE);
         boolean comesBack = !carried && archived.mayComeBack();
         Outcome outcome = carried ? Outcome.TAXON : comesBack ? Outcome.COME_BACK : Outcome.GROUP;

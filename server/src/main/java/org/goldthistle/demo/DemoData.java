@@ -50,8 +50,13 @@ class DemoData implements ApplicationRunner {
     private final PlotService plots;
     private final TreeService trees;
     private final DemoSeasons seasons;
+    private final DemoNotables notable;
     private final DemoReviews reviews;
     private final DemoLessons lessons;
+    private final DemoControl control;
+    private final DemoSamples samples;
+    private final DemoPractice practice;
+    private final DemoSecondReadings second;
     private final DemoLibrary revised;
     private final ObjectMapper json;
     private final String passphrase;
@@ -62,8 +67,13 @@ class DemoData implements ApplicationRunner {
             PlotService plots,
             TreeService trees,
             DemoSeasons seasons,
+            DemoNotables notable,
             DemoReviews reviews,
             DemoLessons lessons,
+            DemoControl control,
+            DemoSamples samples,
+            DemoPractice practice,
+            DemoSecondReadings second,
             DemoLibrary revised,
             ObjectMapper json,
             @Value("${goldthistle.demo.passphrase}") String passphrase) {
@@ -72,8 +82,13 @@ class DemoData implements ApplicationRunner {
         this.plots = plots;
         this.trees = trees;
         this.seasons = seasons;
+        this.notable = notable;
         this.reviews = reviews;
         this.lessons = lessons;
+        this.control = control;
+        this.samples = samples;
+        this.practice = practice;
+        this.second = second;
         this.revised = revised;
         this.json = json;
         this.passphrase = passphrase;
@@ -96,10 +111,13 @@ class DemoData implements ApplicationRunner {
         people.forEach((callSign, person) -> crew.put(callSign, person.id()));
         UUID lead = crew.get("Treecreeper");
         List<UUID> everybody = List.copyOf(crew.values());
+        List<UUID> andContractor = new ArrayList<>(everybody);
+        SignedInObserver contractor = observer("Woodcock", Role.CONTRACTOR);
+        andContractor.add(contractor.id());
         Map<Integer, UUID> bySeason = new LinkedHashMap<>();
         bySeason.put(
                 DemoPlot.OPEN,
-                survey("Tarnholt", "Kettle Moss round, Tarnholt Forest", DemoPlot.OPEN, everybody, lead));
+                survey("Tarnholt", "Kettle Moss round, Tarnholt Forest", DemoPlot.OPEN, andContractor, lead));
         bySeason.put(
                 DemoPlot.CLOSED_LATER,
                 survey("Tarnholt 2025", "Sallow Beck round, Tarnholt Forest", DemoPlot.CLOSED_LATER, everybody, lead));
@@ -109,24 +127,36 @@ class DemoData implements ApplicationRunner {
         reviews.draw(bySeason.get(DemoPlot.OPEN), MANY_DRAWN);
         kettleMoss(bySeason.get(DemoPlot.OPEN), lead);
         longRide(crew.get("Dipper"));
-        for (DemoPlot plot : DemoPlot.all(json)) {
-            UUID survey = bySeason.get(plot.season());
-            UUID id = id("plot " + plot.code());
-            plots.create(
-                    survey,
-                    id,
-                    lead,
-                    body(plot.code(), plot.east(), plot.north(), plot.habitat()),
-                    recorded(plot.season(), 0));
-            seasons.fill(plot, survey, id, crew);
+        DemoPlot.all(json).forEach(plot -> grow(plot, bySeason.get(plot.season()), crew));
+        for (int year : List.of(DemoPlot.CLOSED_EARLIER, DemoPlot.CLOSED_LATER)) {
+            DemoPlot.all(json).stream()
+                    .filter(plot -> DemoPlot.WALKED_EVERY_YEAR.contains(plot.code()))
+                    .forEach(plot -> grow(plot.in(year), bySeason.get(year), crew));
         }
         reviews.workThrough(bySeason.get(DemoPlot.OPEN), people);
         lessons.teach(bySeason.get(DemoPlot.OPEN), people);
+        DemoPlot.later(json).forEach(plot -> grow(plot, bySeason.get(plot.season()), crew));
+        notable.add(bySeason.get(DemoPlot.OPEN), crew);
+        control.add(bySeason.get(DemoPlot.OPEN), people, contractor);
+        samples.add(bySeason.get(DemoPlot.OPEN), people);
+        practice.add(crew);
         reviews.draw(bySeason.get(DemoPlot.OPEN), FEW_DRAWN);
+        second.read(bySeason.get(DemoPlot.OPEN), crew);
         revised.revise(crew.get("Redpoll"), crew.get("Nuthatch"));
         surveys.close(bySeason.get(DemoPlot.CLOSED_EARLIER), lead, true);
         surveys.close(bySeason.get(DemoPlot.CLOSED_LATER), lead, true);
         LOG.info("made the demo data");
+    }
+
+    private void grow(DemoPlot plot, UUID survey, Map<String, UUID> crew) {
+        UUID id = id("plot " + plot.code() + (plot.isEarlierWalk() ? " " + plot.season() : ""));
+        plots.create(
+                survey,
+                id,
+                crew.get("Treecreeper"),
+                body(plot.code(), plot.east(), plot.north(), plot.habitat()),
+                recorded(plot.season(), 0));
+        seasons.fill(plot, survey, id, crew);
     }
 
     private SignedInObserver observer(String callSign, Role role) {

@@ -7,6 +7,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * A made-up plot: what grows there, and how.
@@ -35,13 +36,35 @@ record DemoPlot(
     static final int CLOSED_LATER = 2025;
     static final int OPEN = 2026;
 
+    /** Plots that were walked in each of the three seasons, so that these can be compared. */
+    static final Set<String> WALKED_EVERY_YEAR = Set.of("Sallow Beck 02", "Churn Edge 05", "Heron Carr 02");
+
     /**
      * Tarnholt Forest as its crews walked it in three seasons. Sallow Beck has a zone of hybrids that widens
      * downstream; black cherry moves out of Old Nursery towards Churn Edge; Old Nursery's trees stand on ground that is
      * not theirs.
      */
     static List<DemoPlot> all(ObjectMapper json) {
-        try (InputStream file = DemoPlot.class.getResourceAsStream("/demo-plots.json")) {
+        return read(json, "/demo-plots.json");
+    }
+
+    /** Plots of the open season that were laid out last, where oaks, ashes, poplars, pines and whitebeams grow. */
+    static List<DemoPlot> later(ObjectMapper json) {
+        return read(json, "/demo-later-plots.json");
+    }
+
+    /** The same plot in another season. */
+    DemoPlot in(int year) {
+        return new DemoPlot(code, year, east, north, habitat, groups, plain, planted, wanderer, wandering);
+    }
+
+    /** Whether it stands for an earlier walk of a plot of the open season. */
+    boolean isEarlierWalk() {
+        return season != OPEN && WALKED_EVERY_YEAR.contains(code);
+    }
+
+    private static List<DemoPlot> read(ObjectMapper json, String name) {
+        try (InputStream file = DemoPlot.class.getResourceAsStream(name)) {
             return json.readValue(file, new TypeReference<List<DemoPlot>>() {});
         } catch (IOException broken) {
             throw new UncheckedIOException("the demo's plots ship with the application", broken);

@@ -61,7 +61,7 @@ final class DemoReader {
     private ArchivedCall.Reading reading(int c, int truth, int month) {
         DiagnosticCharacter character = model.sheet().characters().get(c);
         if (random.nextDouble() < UNSEEN) {
-            return new ArchivedCall.Reading(character.id(), null, null, null, null, null);
+            return new ArchivedCall.Reading(character.id(), null, null, null, null, null, null);
         }
         boolean litter =
                 HANGING.contains(character.organ()) && month >= FIRST_OF_AUTUMN && random.nextDouble() < FROM_LITTER;
@@ -72,9 +72,10 @@ final class DemoReader {
         String material = HANGING.contains(character.organ()) ? litter ? "litter" : "attached" : null;
         String position = character.organ() == Organ.LEAF && !litter ? shade ? "shade" : "sun" : null;
         return character.scale() instanceof StateScale scale
-                ? new ArchivedCall.Reading(character.id(), states(c, scale, taxon), null, certainty, material, position)
+                ? new ArchivedCall.Reading(
+                        character.id(), states(c, scale, taxon), null, certainty, material, position, null)
                 : new ArchivedCall.Reading(
-                        character.id(), null, values(character, taxon, shade), certainty, material, position);
+                        character.id(), null, values(character, taxon, shade), certainty, material, position, null);
     }
 
     /** One state a replicate; as in the core's simulation a replicate copies its tree with probability √likeness. */
@@ -101,7 +102,8 @@ final class DemoReader {
         return x;
     }
 
-    private List<Double> values(DiagnosticCharacter character, int taxon, boolean shade) {
+    /** One value a replicate, rounded as people say them. */
+    List<Double> values(DiagnosticCharacter character, int taxon, boolean shade) {
         NumberScale scale = (NumberScale) character.scale();
         String taxonId = model.sheet().taxa().get(taxon).id();
         Range range = ((RangeProfile) model.sheet().profile(character, taxonId)).range();

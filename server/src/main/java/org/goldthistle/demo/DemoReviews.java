@@ -10,6 +10,7 @@ import java.util.Random;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.core.Coded;
+import org.goldthistle.core.balance.GroupModel;
 import org.goldthistle.core.sheet.LifeStage;
 import org.goldthistle.library.LibraryService;
 import org.goldthistle.review.ReviewArchive;
@@ -24,6 +25,8 @@ class DemoReviews {
     private static final long SEED = 20_261_104;
     private static final int CHECKS = 7; // that a second reader makes
     private static final LocalDate SECOND_WALK = LocalDate.of(2026, 9, 8);
+
+    private static final Instant TALKED = Instant.parse("2026-09-09T16:00:00Z"); // a case after the other
 
     private static final int TURNS = 10; // of cases; those that are not named still wait
     private static final int TAKEN = 2;
@@ -68,16 +71,27 @@ class DemoReviews {
             SignedInObserver second =
                     crew.get(one.readers().contains(crew.get("Redpoll").id()) ? "Nuthatch" : "Redpoll");
             int at = turn++ % TURNS;
+            Instant talked = TALKED.plusSeconds(240L * turn);
             Ending ending = ENDINGS.get(at);
             if (at == TAKEN) {
                 reviews.take(survey, one.id(), second);
             } else if (at == TALKED_OVER) {
                 read(survey, one, second, random);
-                reviews.say(survey, one.id(), id(one, "word"), second, "Took leaves from the sunny side only.");
+                reviews.say(survey, one.id(), id(one, "word"), second, "Took leaves from the sunny side only.", talked);
+                if (turn > TURNS) { // of several that are talked over one stays so
+                    reviews.decide(
+                            survey,
+                            one.id(),
+                            id(one, "decision"),
+                            crew.get("Treecreeper"),
+                            "agree",
+                            "The leaves say it.",
+                            talked.plusSeconds(1800));
+                }
             } else if (ending != null) {
                 read(survey, one, second, random);
                 SignedInObserver by = ending.bySecond() ? second : crew.get("Treecreeper");
-                reviews.decide(survey, one.id(), id(one, "decision"), by, ending.outcome(), ending.reasons());
+                reviews.decide(survey, one.id(), id(one, "decision"), by, ending.outcome(), ending.reasons(), talked);
             }
         }
     }
@@ -101,14 +115,14 @@ class DemoReviews {
     private void read(UUID survey, Waiting one, SignedInObserver second, Random random) {
         Instant begun =
                 SECOND_WALK.atTime(9, 0).plusMinutes(random.nextInt(300)).toInstant(ZoneOffset.UTC);
-        List<ArchivedCall.Reading> readings = new DemoReader(
-                        library.newest(one.group()).model(), random)
+        GroupModel model = library.newest(one.group()).model();
+        List<ArchivedCall.Reading> readings = new DemoReader(model, random)
                 .read(
                         one.truth(),
                         Coded.find(LifeStage.values(), one.stage()).orElseThrow(),
                         SECOND_WALK.getMonthValue(),
                         CHECKS);
-        archive.keep(new ArchivedCall(
+        var call = new ArchivedCall(
                 survey,
                 one.tree(),
                 second.id(),
@@ -117,7 +131,15 @@ class DemoReviews {
                 readings,
                 Optional.of(begun.plusSeconds(900)),
                 false,
-                "Read without knowing."));
+                "Read without knowing.");
+        archive.keep(
+                DemoPhotos.canMeasure(model)
+                        ? DemoPhotos.measured(
+                                call,
+                                model,
+                                one.truth(),
+                                new Random(SEED + one.tree().hashCode()))
+                        : call);
     }
 
     private static UUID id(Waiting one, String of) {

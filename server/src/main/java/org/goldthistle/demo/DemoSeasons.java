@@ -30,6 +30,8 @@ class DemoSeasons {
     private static final double SIGNED_BY_NOW = 0.42; // of the open season's trees
     private static final double READ_BY_NOW = 0.68;
     private static final double READ_TWICE = 0.12;
+    private static final double OFTEN_READ_TWICE = 0.4; // where seasons are compared
+    private static final int GROWTH = 3; // millimetres a year
     private static final double FOR_THE_RECORD = 0.25;
     private static final int FEWEST_CHECKS = 4;
     private static final int FIRST_MONTH = 5;
@@ -66,20 +68,22 @@ class DemoSeasons {
         library.newest().forEach(stored -> sheets.put(stored.sheet().id(), stored.sheet()));
         List<UUID> readers = new ArrayList<>(crew.values());
         readers.remove(crew.get("Treecreeper")); // the lead walks elsewhere
-        for (DemoStem stem : DemoStem.of(plot, sheets, random)) {
+        List<DemoStem> stems = DemoStem.of(plot, sheets, random); // the same ones in every season
+        Random walk = plot.isEarlierWalk() ? new Random(SEED + plot.code().hashCode() + plot.season()) : random;
+        for (DemoStem stem : stems) {
             UUID tree = DemoData.id("tree " + plotId + " " + stem.tag());
             trees.create(
                     surveyId,
                     plotId,
                     tree,
-                    readers.get(random.nextInt(2)),
+                    readers.get(walk.nextInt(2)),
                     body(plot, stem),
                     DemoData.recorded(plot.season(), stem.tag()));
             if (stem.group() != null) {
                 jdbc.sql("insert into demo_truth values (?, ?)")
                         .params(tree, stem.taxon())
                         .update();
-                read(plot, stem, surveyId, tree, readers, random);
+                read(plot, stem, surveyId, tree, readers, walk);
             }
             entities.flush();
             entities.clear(); // so that nothing is looked through again for changes as the forest grows
@@ -92,7 +96,7 @@ class DemoSeasons {
                 stem.tag(),
                 stem.azimuth(),
                 stem.distance(),
-                stem.diameter(),
+                stem.diameter() - GROWTH * (DemoPlot.OPEN - plot.season()),
                 stem.height(),
                 stem.stage(),
                 plot.planted() > 0 && plot.planted() < 1 && stem.tag() % 7 == 0
@@ -113,7 +117,7 @@ class DemoSeasons {
             return;
         }
         int first = random.nextInt(readers.size());
-        int times = random.nextDouble() < READ_TWICE ? 2 : 1;
+        int times = random.nextDouble() < (plot.isEarlierWalk() ? OFTEN_READ_TWICE : READ_TWICE) ? 2 : 1;
         StoredSheet sheet = library.newest(stem.group());
         DemoReader reader = new DemoReader(sheet.model(), random);
         for (int i = 0; i < times; i++) {
@@ -132,7 +136,10 @@ class DemoSeasons {
                     begun,
                     random.nextDouble() < FOR_THE_RECORD ? "record" : "tally",
                     readings,
-                    signed ? Optional.of(begun.plusSeconds(600)) : Optional.empty(),
+                    signed
+                            ? Optional.of(
+                                    begun.plusSeconds(60L * (readings.size() + 1 + Math.floorMod(tree.hashCode(), 6))))
+                            : Optional.empty(),
                     !over,
                     NOTES.get(random.nextInt(NOTES.size()))));
         }

@@ -29,14 +29,14 @@ record DemoStem(
     static final double RADIUS = 15; // metres
     private static final double CLEARANCE = 0.9; // metres between stems
     private static final List<String> PLAIN = List.of(
-            "Quercus robur",
+            "Carpinus betulus",
             "Fagus sylvatica",
-            "Sorbus aucuparia",
-            "Pinus sylvestris",
+            "Acer campestre",
+            "Picea sitchensis",
             "Picea abies",
             "Corylus avellana",
-            "Fraxinus excelsior",
-            "Populus tremula",
+            "Ulmus glabra",
+            "Ilex aquifolium",
             "Acer pseudoplatanus");
 
     /** The trees of a plot, tagged clockwise from north. */

@@ -22,6 +22,7 @@ import org.goldthistle.formats.GroupSheetJson;
 import org.goldthistle.formats.GroupSheetWriter;
 import org.goldthistle.learning.Lessons;
 import org.goldthistle.library.LibraryService;
+import org.goldthistle.library.SheetPictures;
 import org.goldthistle.platform.KeptJson;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
@@ -40,6 +41,7 @@ class DraftService {
     private final DraftRepository drafts;
     private final DraftBeginnings beginnings;
     private final LibraryService library;
+    private final SheetPictures pictures;
     private final Lessons lessons;
     private final DraftViews views;
     private final Turns turns;
@@ -50,6 +52,7 @@ class DraftService {
             DraftRepository drafts,
             DraftBeginnings beginnings,
             LibraryService library,
+            SheetPictures pictures,
             Lessons lessons,
             DraftViews views,
             Turns turns,
@@ -58,6 +61,7 @@ class DraftService {
         this.drafts = drafts;
         this.beginnings = beginnings;
         this.library = library;
+        this.pictures = pictures;
         this.lessons = lessons;
         this.views = views;
         this.turns = turns;
@@ -116,7 +120,7 @@ class DraftService {
         GroupSheet sheet;
         String says;
         try {
-            says = text(file);
+            says = pictures.taken(text(file), observer.id());
             sheet = GroupSheetJson.readStrictly(says);
         } catch (RefusedException broken) {
             throw Problem.unfit(
@@ -273,6 +277,10 @@ class DraftService {
         turns.take(Turn.alone(Turn.Thing.ENTRY, id));
         Draft draft = own(find(id), observer);
         GroupSheet sheet = readable(draft);
+        List<Refusal> missing = pictures.missing(sheet);
+        if (!missing.isEmpty()) {
+            throw unfit(missing);
+        }
         turns.take(Turn.alone(Turn.Thing.SHEET, sheet.id()));
         if (draft.groupId() == null) {
             if (library.has(sheet.id())) {

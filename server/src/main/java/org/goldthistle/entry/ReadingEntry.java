@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.UUID;
 import org.goldthistle.call.Entry;
 import org.goldthistle.call.NewReading;
+import org.goldthistle.call.Taken;
 import org.goldthistle.platform.Appended;
 import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -42,7 +43,8 @@ class ReadingEntry extends Appended {
                 reading.values(),
                 reading.notSeen(),
                 reading.saysNoneBorne() ? true : null,
-                reading.takesBack() ? true : null);
+                reading.takesBack() ? true : null,
+                reading.taken());
         this.certainty = reading.certainty();
         this.material = reading.material();
         this.position = reading.position();
@@ -75,9 +77,16 @@ class ReadingEntry extends Appended {
                 material,
                 position,
                 observed.withdrawn(),
-                null);
+                null,
+                observed.taken());
     }
 
     /** What was seen, as stored. */
-    record Seen(List<String> states, List<Double> values, boolean notSeen, Boolean notBorne, Boolean withdrawn) {}
+    record Seen(
+            List<String> states,
+            List<Double> values,
+            boolean notSeen,
+            Boolean notBorne,
+            Boolean withdrawn,
+            List<Taken> taken) {}
 }

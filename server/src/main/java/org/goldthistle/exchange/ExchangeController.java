@@ -4,16 +4,17 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.core.CodeOf;
+import org.goldthistle.core.Coded;
+import org.goldthistle.core.RefusedException;
 import org.goldthistle.exchange.ImportDto.ColumnDto;
 import org.goldthistle.formats.TextEncoding;
+import org.goldthistle.platform.Attachment;
+import org.goldthistle.platform.ForLeads;
 import org.goldthistle.platform.ForObservers;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -33,15 +34,16 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 @RestController
 @RequestMapping("/api/surveys/{surveyId}")
 class ExchangeController {
-    private static final MediaType CSV = MediaType.parseMediaType("text/csv;charset=UTF-8");
-    private static final MediaType GEO_JSON = MediaType.parseMediaType("application/geo+json");
-
     private final ImportService imports;
     private final ExportService exports;
+    private final DarwinCoreExport archives;
+    private final ExchangeRules rules;
 
-    ExchangeController(ImportService imports, ExportService exports) {
+    ExchangeController(ImportService imports, ExportService exports, DarwinCoreExport archives, ExchangeRules rules) {
         this.imports = imports;
         this.exports = exports;
+        this.archives = archives;
+        this.rules = rules;
     }
 
     /** Sends a file of plots and trees: CSV or GeoJSON, as it is. */
@@ -149,29 +151,72 @@ class ExchangeController {
     ResponseEntity<StreamingResponseBody> exportCsv(
             @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
         String name = exports.nameFor(surveyId, observer.id());
-        return file(CSV, name + ".csv", to -> exports.writeCsv(surveyId, observer.id(), to));
+        return Attachment.named(name + ".csv", Attachment.CSV)
+                .body(to -> exports.writeCsv(surveyId, observer.id(), to));
     }
 
     /** The survey as a map, a point for each plot and each tree. */
     @GetMapping(path = "/export.geojson", produces = "application/geo+json")
     @ForObservers
     ResponseEntity<StreamingResponseBody> exportGeoJson(
-            @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
+            @PathVariable UUID surveyId,
+            @RequestParam(defaultValue = "both") @CodeOf(Layer.class) String layer,
+            @AuthenticationPrincipal SignedInObserver observer) {
         String name = exports.nameFor(surveyId, observer.id());
-        return file(GEO_JSON, name + ".geojson", to -> exports.writeGeoJson(surveyId, observer.id(), to));
+        Layer shown = Coded.find(Layer.values(), layer)
+                .orElseThrow(() -> RefusedException.of("layer", layer, Coded.codes(Layer.values())));
+        String what = shown == Layer.BOTH ? "" : " " + shown.code();
+        return Attachment.named(name + what + ".geojson", Attachment.GEO_JSON)
+                .body(to -> exports.writeGeoJson(surveyId, observer.id(), shown, to));
     }
 
-    private static ResponseEntity<StreamingResponseBody> file(
-            MediaType type, String name, StreamingResponseBody content) {
-        return ResponseEntity.ok()
-                .contentType(type)
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(name, StandardCharsets.UTF_8)
-                                .build()
-                                .toString())
-                .body(content);
+    /** What was signed of its trees as a table, a row a signature. */
+    @GetMapping(path = "/determinations.csv", produces = "text/csv")
+    @ForObservers
+    ResponseEntity<StreamingResponseBody> exportDeterminations(
+            @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
+        String name = exports.nameFor(surveyId, observer.id());
+        return Attachment.named(name + " determinations.csv", Attachment.CSV)
+                .body(to -> exports.writeDeterminations(surveyId, observer.id(), to));
+    }
+
+    /** The survey as an archive of the Darwin Core: stems, readings, signatures and photos. */
+    @GetMapping(path = "/darwin-core.zip", produces = "application/zip")
+    @ForObservers
+    ResponseEntity<StreamingResponseBody> exportDarwinCore(
+            @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
+        String name = exports.nameFor(surveyId, observer.id());
+        return Attachment.named(name + " Darwin Core.zip", Attachment.ZIP)
+                .body(to -> archives.write(surveyId, observer.id(), to));
+    }
+
+    /** Under what the archive may be used, and what of it is told less exactly than it is known. */
+    @GetMapping("/exchange-rules")
+    @ForObservers
+    ExchangeRulesDto showExchangeRules(
+            @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
+        return rules.of(surveyId, observer.id());
+    }
+
+    /** Sets them. */
+    @PutMapping("/exchange-rules")
+    @ForLeads
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void setExchangeRules(
+            @PathVariable UUID surveyId,
+            @AuthenticationPrincipal SignedInObserver observer,
+            @Valid @RequestBody ExchangeRulesDto body) {
+        rules.set(surveyId, observer.id(), body);
+    }
+
+    /** What was read on its trees as a table, a row a look, with what each value was taken from and how far off it may be. */
+    @GetMapping(path = "/readings.csv", produces = "text/csv")
+    @ForObservers
+    ResponseEntity<StreamingResponseBody> exportReadings(
+            @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
+        String name = exports.nameFor(surveyId, observer.id());
+        return Attachment.named(name + " readings.csv", Attachment.CSV)
+                .body(to -> exports.writeReadings(surveyId, observer.id(), to));
     }
 
     /** The name of an encoding. */

@@ -4,117 +4,138 @@ import java.io.BufferedWriter;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
-import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.sql.Array;
-import java.sql.Connection;
-import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
+import org.goldthistle.formats.DeterminationsCsv;
 import org.goldthistle.formats.Determined;
+import org.goldthistle.formats.NotedVigour;
+import org.goldthistle.formats.ReadingsCsv;
 import org.goldthistle.formats.SurveyCsv;
 import org.goldthistle.formats.SurveyGeoJson;
 import org.goldthistle.formats.SurveyRecord;
-import org.goldthistle.sight.Scope;
-import org.goldthistle.sight.Sights;
+import org.goldthistle.formats.WrittenReading;
+import org.goldthistle.platform.KeptJson;
 import org.goldthistle.survey.SurveyService;
-import org.goldthistle.survey.SurveyedTree;
-import org.springframework.jdbc.core.JdbcTemplate;
+import org.goldthistle.survey.VigourBody;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /** Writes a survey out row by row, so that its size is of no matter, as far as who asks may see it. */
 @Service
 class ExportService {
-    private static final int FETCHED_AT_ONCE = 1000;
-    private static final String ROWS = "select p.code, p.latitude, p.longitude, p.radius_metres, p.altitude_metres,"
-            + " p.habitat plot_habitat, p.notes, t.*, " + SurveyedTree.SHOWN.replace(":observer", "?")
-            + " seen, b.tag bearer_tag, d.call_sign, d.day from plot p"
+    private static final String SELECTED = "select p.code, p.latitude, p.longitude, p.radius_metres, p.altitude_metres,"
+            + " p.habitat plot_habitat, p.notes, t.*, " + SurveyRows.SHOWN
+            + " seen, b.tag bearer_tag, d.call_sign, d.day";
+    private static final String JOINED = " from plot p"
             + " left join tree t on t.plot_id = p.id left join tree b on b.id = t.clone_of"
             + " left join lateral (select o.call_sign, to_char(signed_at at time zone 'UTC', 'YYYY-MM-DD') as day"
             + " from determination join observer o on o.id = observer_id where tree_id = t.id"
-            + " order by entry_order desc limit 1) d on true"
-            + " where p.survey_id = ? order by p.code, t.tag";
-
-    private static final String OPEN = "select t.id from tree t join plot p on p.id = t.plot_id where p.survey_id = ?"
-            + " and " + SurveyedTree.SHOWN.replace(":observer", "?");
+            + " order by entry_order desc limit 1) d on true";
+    private static final String IN_ORDER = " where p.survey_id = ? order by p.code, t.tag";
+    private static final String ROWS = SELECTED + JOINED + IN_ORDER;
+    private static final String ROWS_WITH_READINGS =
+            SELECTED + ", q.readings" + JOINED + ReadingsOfTree.JOIN + IN_ORDER;
 
     private final SurveyService surveys;
-    private final Sights sights;
-    private final JdbcTemplate jdbc;
-    private final TransactionTemplate reading;
+    private final ReadingsOfTree readings;
+    private final SignaturesOfSurvey signatures;
+    private final SurveyRows rows;
+    private final ExchangeRules rules;
+    private final KeptJson json;
+    private final Clock clock;
 
-    ExportService(SurveyService surveys, Sights sights, JdbcTemplate jdbc, PlatformTransactionManager transactions) {
+    ExportService(
+            SurveyService surveys,
+            ReadingsOfTree readings,
+            SignaturesOfSurvey signatures,
+            SurveyRows rows,
+            ExchangeRules rules,
+            KeptJson json,
+            Clock clock) {
         this.surveys = surveys;
-        this.sights = sights;
-        this.jdbc = jdbc;
-        this.reading = new TransactionTemplate(transactions);
-        this.reading.setReadOnly(true);
+        this.readings = readings;
+        this.signatures = signatures;
+        this.rows = rows;
+        this.rules = rules;
+        this.json = json;
+        this.clock = clock;
     }
 
     /**
-     * What a survey's files are called, such as "Kettle Moss round 2026".
+     * What a survey's files of today are called, such as "Kettle Moss round 2026, 2026-09-14".
      *
      * @throws org.goldthistle.platform.Problem if the observer does not belong to the survey
      */
     String nameFor(UUID surveyId, UUID observerId) {
-        return surveys.nameFor(surveyId, observerId);
+        return surveys.nameFor(surveyId, observerId) + ", " + LocalDate.now(clock);
     }
 
     /** Writes the survey as a table. */
     void writeCsv(UUID surveyId, UUID observerId, OutputStream to) throws IOException {
         Writer text = new BufferedWriter(new OutputStreamWriter(to, StandardCharsets.UTF_8));
+        UnaryOperator<String> called = called(surveyId, observerId);
         try (SurveyCsv csv = new SurveyCsv(text)) {
-            rows(surveyId, observerId, row -> csv.write(record(row), determined(row)));
+            rows(ROWS, surveyId, observerId, row -> csv.write(record(row), determined(row, called)));
         }
     }
 
-    /** Writes the survey as a map. */
-    void writeGeoJson(UUID surveyId, UUID observerId, OutputStream to) throws IOException {
-        String[] lastPlot = {null};
-        try (SurveyGeoJson map = new SurveyGeoJson(to)) {
-            rows(surveyId, observerId, row -> {
-                SurveyRecord record = record(row);
-                if (!record.plot().equals(lastPlot[0])) {
-                    map.writePlot(record);
-                    lastPlot[0] = record.plot();
-                }
-                if (record.tag() != null) {
-                    map.writeTree(record, determined(row));
+    /** Writes what was read on its trees as a table. */
+    void writeReadings(UUID surveyId, UUID observerId, OutputStream to) throws IOException {
+        Writer text = new BufferedWriter(new OutputStreamWriter(to, StandardCharsets.UTF_8));
+        UnaryOperator<String> called = called(surveyId, observerId);
+        try (ReadingsCsv csv = new ReadingsCsv(text)) {
+            rows(ROWS_WITH_READINGS, surveyId, observerId, row -> {
+                for (WrittenReading reading : readings.written(row.getString("readings"), called)) {
+                    csv.write(row.getString("code"), row.getInt("tag"), reading);
                 }
             });
         }
     }
 
-    private void rows(UUID surveyId, UUID observerId, RowWriter writer) {
-        List<UUID> open = jdbc.queryForList(OPEN, UUID.class, surveyId, observerId);
-        sights.shown(observerId, Scope.EXPORT, open); // before the first row leaves, since it may be broken off
-        reading.executeWithoutResult(begun -> read(surveyId, observerId, writer));
+    /** Writes what was signed of its trees as a table. */
+    void writeDeterminations(UUID surveyId, UUID observerId, OutputStream to) throws IOException {
+        Writer text = new BufferedWriter(new OutputStreamWriter(to, StandardCharsets.UTF_8));
+        UnaryOperator<String> called = called(surveyId, observerId);
+        try (DeterminationsCsv csv = new DeterminationsCsv(text)) {
+            rows(SignaturesOfSurvey.QUERY, surveyId, observerId, row -> csv.write(signatures.written(row, called)));
+        }
     }
 
-    private void read(UUID surveyId, UUID observerId, RowWriter writer) {
-        jdbc.query(
-                (Connection connection) -> {
-                    PreparedStatement statement = connection.prepareStatement(ROWS);
-                    statement.setFetchSize(FETCHED_AT_ONCE);
-                    statement.setObject(1, observerId);
-                    statement.setObject(2, surveyId);
-                    return statement;
-                },
-                row -> {
-                    try {
-                        writer.write(row);
-                    } catch (IOException hungUp) {
-                        throw new UncheckedIOException(hungUp);
-                    }
-                });
+    /** Writes the survey as a map: plots, trees, or both. */
+    void writeGeoJson(UUID surveyId, UUID observerId, Layer layer, OutputStream to) throws IOException {
+        String[] lastPlot = {null};
+        UnaryOperator<String> called = called(surveyId, observerId);
+        try (SurveyGeoJson map = new SurveyGeoJson(to)) {
+            rows(ROWS_WITH_READINGS, surveyId, observerId, row -> {
+                SurveyRecord record = record(row);
+                if (layer != Layer.TREES && !record.plot().equals(lastPlot[0])) {
+                    map.writePlot(record);
+                    lastPlot[0] = record.plot();
+                }
+                if (layer != Layer.PLOTS && record.tag() != null) {
+                    map.writeTree(record, determined(row, called), readings.written(row.getString("readings"), called));
+                }
+            });
+        }
     }
 
-    private static SurveyRecord record(ResultSet row) throws SQLException {
+    private void rows(String query, UUID surveyId, UUID observerId, SurveyRows.RowWriter writer) {
+        rows.note(surveyId, observerId);
+        rows.read(query, surveyId, observerId, writer);
+    }
+
+    private UnaryOperator<String> called(UUID surveyId, UUID observerId) {
+        return rules.of(surveyId, observerId).observersCalled();
+    }
+
+    private SurveyRecord record(ResultSet row) throws SQLException {
         return new SurveyRecord(
                 row.getString("code"),
                 row.getObject("latitude", Double.class),
@@ -134,17 +155,33 @@ class ExportService {
                 empty(row.getString("condition_notes")),
                 row.getString("group_id"),
                 row.getString("plain_taxon"),
-                row.getObject("bearer_tag", Integer.class));
+                row.getObject("bearer_tag", Integer.class),
+                vigour(row));
     }
 
-    private static Determined determined(ResultSet row) throws SQLException {
+    private NotedVigour vigour(ResultSet row) throws SQLException {
+        VigourBody noted = json.read(row.getString("vigour"), VigourBody.class);
+        Boolean favoured = row.getBoolean("favoured") ? true : null;
+        return noted == null
+                ? new NotedVigour(null, null, null, null, null, null, favoured)
+                : new NotedVigour(
+                        noted.leaders(),
+                        noted.dieback(),
+                        noted.crown(),
+                        noted.form(),
+                        noted.damages(),
+                        noted.dead() ? true : null,
+                        favoured);
+    }
+
+    private static Determined determined(ResultSet row, UnaryOperator<String> called) throws SQLException {
         if (!row.getBoolean("seen")) {
             return new Determined("review", null, null, null); // who exports it is still to read it blind
         }
         return new Determined(
                 row.getString("stands_as"),
                 row.getString("stands_name"),
-                row.getString("call_sign"),
+                called.apply(row.getString("call_sign")),
                 row.getString("day"));
     }
 
@@ -158,10 +195,5 @@ class ExportService {
 
     private static String empty(String text) {
         return text == null || text.isEmpty() ? null : text;
-    }
-
-    /** Writes one row; what it writes to may break. */
-    private interface RowWriter {
-        void write(ResultSet row) throws IOException, SQLException;
     }
 }

@@ -200,7 +200,6 @@ class ImportCheck {
 
     /** What rows must hold together, and beside what is stored already; told by the file's own headings. */
     private void askTheDatabase(UUID importId, UUID surveyId, ImportProblems problems) {
-        jdbc.sql("analyze import_row").update();
         Map<String, String> headings = new HashMap<>();
         for (SurveyField field : SurveyField.values()) {
             headings.put(field.code(), problems.heading(field));

@@ -4,15 +4,15 @@ import java.util.List;
 
 /**
  * What the database is asked of a file that was read: each question finds place, heading and problem of the rows of
- * {@code :import} that do not go together, or not with the survey {@code :survey}.
+ * {@code :import} that do not go together, or not with the survey {@code :survey}. Each goes through the rows once: they were
+ * only just written, so that the database knows nothing of how they are spread.
  */
 final class ImportQuestions {
     /** A tag once in a plot. */
     private static final String TAG_TWICE =
-            "select r.place, 'tag', 'tree ' || r.tag || ' stands in row ' || min(o.place) || ' already: each tag"
-                    + " once in a plot' from import_row r join import_row o on o.import_id = r.import_id"
-                    + " and o.plot_code = r.plot_code and o.tag = r.tag and o.place < r.place"
-                    + " where r.import_id = :import group by r.place, r.tag";
+            "select place, 'tag', 'tree ' || tag || ' stands in row ' || first || ' already: each tag once in a plot' from"
+                    + " (select place, tag, min(place) over (partition by plot_code, tag) first from import_row"
+                    + " where import_id = :import and tag is not null) r where place > first";
 
     /** No tag that the survey has already. */
     private static final String TAG_TAKEN =
@@ -28,11 +28,10 @@ final class ImportQuestions {
 
     /** A plot is described alike in all its rows. */
     private static final String PLOT_TOLD_TWICE =
-            "select r.place, 'plot', r.plot_code || ' is described otherwise than in row ' || f.place"
-                    + " from import_row r join lateral (select place, plot from import_row"
-                    + " where import_id = r.import_id and plot_code = r.plot_code and plot is not null"
-                    + " order by place limit 1) f on true where r.import_id = :import and r.plot is not null"
-                    + " and r.plot <> f.plot";
+            "select place, 'plot', plot_code || ' is described otherwise than in row ' || first from"
+                    + " (select place, plot_code, plot, first_value(place) over told first, first_value(plot) over told as_told"
+                    + " from import_row where import_id = :import and plot is not null"
+                    + " window told as (partition by plot_code order by place)) r where plot <> as_told";
 
     /** A plot that the survey has already stays as it is. */
     private static final String PLOT_TOLD_OTHERWISE =
@@ -50,13 +49,12 @@ final class ImportQuestions {
 
     /** Stems stand within their plot. */
     private static final String OUTSIDE_PLOT =
-            "select r.place, 'distance', trim_scale((r.tree #>> '{body,distanceMetres}')::numeric) || ' m: it must be within the plot,"
-                    + " whose radius is ' || c.radius || ' m' from import_row r join lateral (select coalesce("
-                    + "(select p.radius_metres from plot p where p.survey_id = :survey and p.code = r.plot_code),"
-                    + "(select (f.plot ->> 'radiusMetres')::float8 from import_row f where f.import_id = r.import_id"
-                    + " and f.plot_code = r.plot_code and f.plot is not null order by place limit 1), 15) radius) c"
-                    + " on true where r.import_id = :import and r.tree is not null"
-                    + " and (r.tree #>> '{body,distanceMetres}')::float8 > c.radius";
+            "select place, 'distance', trim_scale((tree #>> '{body,distanceMetres}')::numeric) || ' m: it must be within the plot,"
+                    + " whose radius is ' || radius || ' m' from (select r.place, r.tree, coalesce(p.radius_metres,"
+                    + " (first_value(r.plot) over (partition by r.plot_code order by r.plot is null, r.place)"
+                    + " ->> 'radiusMetres')::float8, 15) radius from import_row r"
+                    + " left join plot p on p.survey_id = :survey and p.code = r.plot_code where r.import_id = :import) r"
+                    + " where tree is not null and (tree #>> '{body,distanceMetres}')::float8 > radius";
 
     /** A clone has a stem that bears its call. */
     private static final String NO_BEARER =

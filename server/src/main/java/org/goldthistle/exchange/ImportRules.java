@@ -3,10 +3,12 @@ package org.goldthistle.exchange;
 import java.util.List;
 import java.util.Set;
 import org.goldthistle.core.Refusals;
+import org.goldthistle.formats.NotedVigour;
 import org.goldthistle.formats.SurveyRecord;
 import org.goldthistle.survey.PlotBody;
 import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.TreeBody;
+import org.goldthistle.survey.VigourBody;
 
 /** What a single row must hold to be taken over; what rows must hold together is asked of the database. */
 final class ImportRules {
@@ -48,6 +50,17 @@ final class ImportRules {
         return body;
     }
 
+    private static VigourBody vigour(NotedVigour noted) {
+        return new VigourBody(
+                        noted.leaders(),
+                        noted.dieback(),
+                        noted.crown(),
+                        noted.form(),
+                        noted.damages(),
+                        Boolean.TRUE.equals(noted.dead()))
+                .orNull();
+    }
+
     /** The row's tree; null: it tells of a plot alone, or its tree cannot be read. */
     TreeBody tree(SurveyRecord row, Refusals refusals) {
         boolean isWhole = row.tag() != null
@@ -70,6 +83,8 @@ final class ImportRules {
                 row.group(),
                 row.taxon(),
                 null,
+                vigour(row.vigour()),
+                row.vigour().favoured(),
                 null);
         refusals.attempt(
                 "",

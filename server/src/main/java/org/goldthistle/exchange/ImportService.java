@@ -11,8 +11,10 @@ import java.util.UUID;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.RefusedException;
 import org.goldthistle.exchange.ImportDto.ColumnDto;
+import org.goldthistle.formats.DeterminationsCsv;
 import org.goldthistle.formats.FileRow;
 import org.goldthistle.formats.GeoJsonFile;
+import org.goldthistle.formats.ReadingsCsv;
 import org.goldthistle.formats.RowFile;
 import org.goldthistle.formats.SurveyField;
 import org.goldthistle.formats.TextEncoding;
@@ -84,6 +86,10 @@ class ImportService {
                 .update();
         try {
             long size = files.keep(importId, content);
+            if (files.isArchive(importId)) {
+                throw RefusedException.of(
+                        "file", "an archive", "a table or map of plots and trees, which is not in an archive");
+            }
             FileFormat format =
                     files.firstCharacter(importId).filter(one -> one == '{').isPresent()
                             ? FileFormat.GEOJSON
@@ -132,6 +138,7 @@ class ImportService {
 
     private void readAs(UUID importId, FileFormat format, TextEncoding encoding) throws IOException {
         List<String> headings = headings(importId, format, encoding);
+        refuseWhatIsNotTaken(headings);
         jdbc.sql("update import_file set encoding = ?, headings = ?, mapping = ?::jsonb, problem_count = 0,"
                         + " odd_median = null where id = ?")
                 .params(encoding.code(), headings.toArray(String[]::new), json.text(guess(headings)), importId)
@@ -139,6 +146,17 @@ class ImportService {
         jdbc.sql("delete from import_problem where import_id = ?")
                 .param(importId)
                 .update();
+    }
+
+    /** What left as a table of its own and names trees too, but is none of plots and trees. */
+    private static void refuseWhatIsNotTaken(List<String> headings) {
+        String expected = "a table or map of plots and trees";
+        if (DeterminationsCsv.isOne(headings)) {
+            throw RefusedException.of("file", "a table of signatures, which nobody gives for somebody else", expected);
+        }
+        if (ReadingsCsv.isOne(headings)) {
+            throw RefusedException.of("file", "a table of readings, which belong to whoever made them", expected);
+        }
     }
 
     private List<String> headings(UUID importId, FileFormat format, TextEncoding encoding) throws IOException {

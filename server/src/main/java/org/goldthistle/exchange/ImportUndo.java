@@ -68,6 +68,7 @@ class ImportUndo {
         return jdbc.sql("select p.code || ', tree ' || t.tag from tree t join plot p on p.id = t.plot_id"
                         + " where t.imported_by = :import and (t.version > 0 or t.stands_as not in ('open', 'plain')"
                         + " or exists (select 1 from call c where c.tree_id = t.id)"
+                        + " or exists (select 1 from sample x where x.tree_id = t.id)"
                         + " or exists (select 1 from tree o where o.clone_of = t.id"
                         + " and o.imported_by is distinct from :import))"
                         + " union all select 'plot ' || p.code from plot p where p.imported_by = :import"

@@ -4,6 +4,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.SequenceInputStream;
+import java.util.Arrays;
 import java.util.Enumeration;
 import java.util.NoSuchElementException;
 import java.util.Optional;
@@ -23,6 +24,7 @@ import org.springframework.stereotype.Component;
 class KeptFile {
     static final int LARGEST = 100 * 1024 * 1024; // bytes
 
+    private static final byte[] BEGINS_ARCHIVE = {'P', 'K', 3, 4}; // a zip
     private static final int PIECE = 1024 * 1024;
 
     private final JdbcClient jdbc;
@@ -66,6 +68,13 @@ class KeptFile {
             }
         }
         return Optional.empty();
+    }
+
+    /** Whether it is an archive of several files. */
+    boolean isArchive(UUID importId) throws IOException {
+        try (InputStream content = open(importId, read -> {})) {
+            return Arrays.equals(content.readNBytes(BEGINS_ARCHIVE.length), BEGINS_ARCHIVE);
+        }
     }
 
     /** Which encoding a kept table most likely has. */

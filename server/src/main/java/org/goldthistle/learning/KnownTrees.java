@@ -30,10 +30,13 @@ import org.goldthistle.survey.TreeService;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Gathers the trees whose taxon is known: a survey's verified cases, and the files of specimens. */
+/**
+ * Gathers the trees whose taxon is known: a survey's verified cases, those that a laboratory made certain, and files of
+ * specimens.
+ */
 @Component
 class KnownTrees {
-    private final Verifications verifications;
+    private final VerifiedTrees verified;
     private final VerifiedFiles files;
     private final SignedCalls calls;
     private final TreeService trees;
@@ -43,7 +46,7 @@ class KnownTrees {
     private final ObjectMapper json;
 
     KnownTrees(
-            Verifications verifications,
+            VerifiedTrees verified,
             VerifiedFiles files,
             SignedCalls calls,
             TreeService trees,
@@ -51,7 +54,7 @@ class KnownTrees {
             SurveyService surveys,
             Sights sights,
             ObjectMapper json) {
-        this.verifications = verifications;
+        this.verified = verified;
         this.files = files;
         this.calls = calls;
         this.trees = trees;
@@ -71,7 +74,7 @@ class KnownTrees {
     Map<String, List<KnownTree>> of(UUID surveyId, UUID observerId) {
         surveys.requireMember(surveyId, observerId);
         Map<String, List<KnownTree>> known = new LinkedHashMap<>();
-        for (Verifications.Verified one : verifications.of(surveyId)) {
+        for (Verifications.Verified one : verified.of(surveyId, observerId)) {
             calls.of(trees.tree(surveyId, one.treeId(), observerId)).stream()
                     .filter(call -> call.model().sheet().id().equals(one.groupId()))
                     .findFirst()

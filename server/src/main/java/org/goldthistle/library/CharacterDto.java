@@ -9,11 +9,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.goldthistle.core.CodeOf;
 import org.goldthistle.core.Coded;
+import org.goldthistle.core.measure.Taking;
 import org.goldthistle.core.reading.Certainty;
 import org.goldthistle.core.sheet.Absence;
 import org.goldthistle.core.sheet.CautionTopic;
@@ -23,12 +25,14 @@ import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.sheet.LifeStage;
 import org.goldthistle.core.sheet.Material;
+import org.goldthistle.core.sheet.Measured;
 import org.goldthistle.core.sheet.NumberScale;
 import org.goldthistle.core.sheet.Organ;
 import org.goldthistle.core.sheet.Position;
 import org.goldthistle.core.sheet.Profile;
 import org.goldthistle.core.sheet.Range;
 import org.goldthistle.core.sheet.RangeProfile;
+import org.goldthistle.core.sheet.Scale;
 import org.goldthistle.core.sheet.School;
 import org.goldthistle.core.sheet.Sense;
 import org.goldthistle.core.sheet.State;
@@ -44,6 +48,9 @@ import org.springframework.lang.Nullable;
  *
  * @param shortName in at most 22 letters; the name itself where the sheet has none
  * @param figure what is measured or counted, drawn; null for states
+ * @param parts what is asked for one value, in order; none where the value itself is said, or it has states
+ * @param tapped what is tapped on a photo for one value, in order; none as with parts
+ * @param needsScale whether a photo must tell how large things are
  * @param least of all that the profiles hold for likely; null for states, as the next
  * @param most of all that they hold for likely
  * @param weight the sheet's own, in [0, 1]
@@ -72,6 +79,9 @@ record CharacterDto(
         @CodeOf(CharacterKind.class) String kind,
         @Nullable String unit,
         @Nullable DrawingDto figure,
+        List<PartDto> parts,
+        List<TappedDto> tapped,
+        boolean needsScale,
         List<StateDto> states,
         List<ProfileDto> profiles,
         @Nullable Double least,
@@ -118,6 +128,9 @@ record CharacterDto(
                         ? number.measure().sign()
                         : null,
                 character.guidance().figure().map(DrawingDto::of).orElse(null),
+                PartDto.of(character.scale()),
+                TappedDto.of(character.scale()),
+                measured(character.scale()).map(Taking::needsScale).orElse(false),
                 character.scale() instanceof StateScale scale
                         ? scale.states().stream().map(StateDto::of).toList()
                         : List.of(),
@@ -137,7 +150,7 @@ record CharacterDto(
                 looks(character),
                 character.effort().minutes(),
                 character.effort().harm().code(),
-                character.effort().hazards().stream()
+                character.cautionTopics().stream()
                         .map(topic -> new HazardDto(topic.code(), caution(sheet, topic)))
                         .toList(),
                 character.trust().months().stream().sorted().toList(),
@@ -205,6 +218,41 @@ record CharacterDto(
         static DrawingDto of(Drawing drawing) {
             return new DrawingDto(drawing.part(), drawing.parameters());
         }
+    }
+
+    /**
+     * Something that is measured or counted for a value.
+     *
+     * @param words what is laid or counted
+     * @param counts whether it is counted, so a whole number; else it is measured
+     */
+    record PartDto(String words, boolean counts) {
+        static List<PartDto> of(Scale scale) {
+            return measured(scale).stream()
+                    .flatMap(measured -> Taking.byHand(measured).stream())
+                    .map(part -> new PartDto(part.words(), part.counts()))
+                    .toList();
+        }
+    }
+
+    /**
+     * Something that is tapped on a photo for a value.
+     *
+     * @param words what is tapped
+     * @param fewest taps
+     * @param most taps
+     */
+    record TappedDto(String words, int fewest, int most) {
+        static List<TappedDto> of(Scale scale) {
+            return measured(scale).stream()
+                    .flatMap(measured -> Taking.onPhoto(measured).stream())
+                    .map(part -> new TappedDto(part.words(), part.fewest(), part.most()))
+                    .toList();
+        }
+    }
+
+    private static Optional<Measured> measured(Scale scale) {
+        return scale instanceof NumberScale number ? number.measured() : Optional.empty();
     }
 
     /** A caution that applies while checking. */

@@ -31,9 +31,11 @@ class LibraryLoader implements ApplicationRunner {
 
     private final LibraryService library;
     private final LibrarySearch search;
+    private final SheetPictures pictures;
     private final String folder;
 
-    LibraryLoader(LibraryService library, LibrarySearch search, Settings settings) {
+    LibraryLoader(LibraryService library, LibrarySearch search, SheetPictures pictures, Settings settings) {
+        this.pictures = pictures;
         this.library = library;
         this.search = search;
         this.folder = settings.sheets();
@@ -80,7 +82,8 @@ class LibraryLoader implements ApplicationRunner {
         List<String> refused = new ArrayList<>();
         textsByFile.forEach((file, text) -> {
             try {
-                library.keepUpToDate(text).ifPresent(version -> LOG.info("stored version {} of {}", version, file));
+                library.keepUpToDate(pictures.taken(text, null))
+                        .ifPresent(version -> LOG.info("stored version {} of {}", version, file));
             } catch (RefusedException broken) {
                 for (Refusal refusal : broken.refusals()) {
                     refused.add(file + ": " + refusal.message());

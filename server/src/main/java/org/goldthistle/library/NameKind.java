@@ -6,6 +6,8 @@ import org.goldthistle.core.Coded;
 enum NameKind implements Coded {
     /** A taxon. */
     TAXON("taxon"),
+    /** A tree that no sheet holds, though a group comes near it. */
+    OTHER("other"),
     /** A character. */
     CHARACTER("character"),
     /** A state of a character. */

@@ -15,10 +15,10 @@ import org.goldthistle.core.sheet.LifeStage;
 import org.goldthistle.core.sheet.School;
 import org.goldthistle.formats.CharacterMatrix;
 import org.goldthistle.formats.GroupSheetJson;
+import org.goldthistle.platform.Attachment;
+import org.goldthistle.platform.ForContractors;
 import org.goldthistle.platform.ForObservers;
 import org.springframework.http.CacheControl;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -36,8 +36,10 @@ class SheetController {
 
     private final LibraryService library;
     private final LibrarySearch search;
+    private final SheetPictures pictures;
 
-    SheetController(LibraryService library, LibrarySearch search) {
+    SheetController(LibraryService library, LibrarySearch search, SheetPictures pictures) {
+        this.pictures = pictures;
         this.library = library;
         this.search = search;
     }
@@ -179,33 +181,26 @@ class SheetController {
         StoredSheet sheet = library.find(versionId);
         StringBuilder table = new StringBuilder();
         CharacterMatrix.write(sheet.sheet(), table);
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(sheet, " matrix.csv"))
-                .body(table.toString());
+        return Attachment.named(nameOf(sheet, " matrix.csv"), Attachment.CSV).body(table.toString());
     }
 
-    /** A version as a file, to be kept, changed and loaded elsewhere. */
+    /** A version as a file with the pictures that it shows, to be kept, changed and loaded elsewhere. */
     @GetMapping("/{versionId}/file")
-    @ForObservers
+    @ForContractors
     ResponseEntity<String> exportSheet(@PathVariable UUID versionId) {
         StoredSheet sheet = library.find(versionId);
-        return ResponseEntity.ok()
+        return Attachment.named(nameOf(sheet, ".json"), MediaType.APPLICATION_JSON)
                 .cacheControl(FOR_GOOD)
-                .contentType(MediaType.APPLICATION_JSON)
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(sheet, ".json"))
-                .body(library.text(versionId));
+                .body(pictures.with(library.text(versionId), sheet.sheet()));
     }
 
-    private static String attachment(StoredSheet sheet, String ending) {
-        return ContentDisposition.attachment()
-                .filename(sheet.sheet().id() + " " + sheet.version() + ending)
-                .build()
-                .toString();
+    private static String nameOf(StoredSheet sheet, String ending) {
+        return sheet.sheet().id() + " " + sheet.version() + ending;
     }
 
     /** One version of a group's sheet. */
     @GetMapping("/{versionId}")
-    @ForObservers
+    @ForContractors
     ResponseEntity<SheetDto> showSheet(@PathVariable UUID versionId) {
         return ResponseEntity.ok().cacheControl(FOR_GOOD).body(SheetDto.of(library.find(versionId)));
     }

@@ -64,11 +64,16 @@ record SheetDto(
                 ModelConstants.OUT_OF_SEASON, ModelConstants.FACULTY_LACKING, ModelConstants.WEAK_ABSENCE);
     }
 
-    /** One of the taxa that get mixed up. */
+    /**
+     * One of the taxa that get mixed up.
+     *
+     * @param alsoCalled synonyms, other common names, names in other languages
+     */
     record TaxonDto(
             String id,
             String scientificName,
             String commonName,
+            List<String> alsoCalled,
             @CodeOf(Rank.class) String rank,
             @CodeOf(TaxonOrigin.class) String origin,
             @CodeOf(Standing.class) String standing) {
@@ -77,6 +82,7 @@ record SheetDto(
                     taxon.id(),
                     taxon.name().scientificName(),
                     taxon.name().commonName(),
+                    taxon.name().alsoCalled(),
                     taxon.rank().code(),
                     taxon.origin().code(),
                     taxon.standing().code());

@@ -1,13 +1,6 @@
 package org.goldthistle.library;
 
-import com.fasterxml.jackson.core.type.TypeReference;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.util.List;
-import java.util.Map;
-import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -15,14 +8,12 @@ import org.springframework.transaction.annotation.Transactional;
 /** Which taxa trees are recorded as: those of the library, and common trees that no group holds. */
 @Component
 class TaxonNames {
-    private static final String OTHERS = "/other-taxa.json";
-
     private final LibraryService library;
-    private final Map<String, String> others;
+    private final OtherTaxa others;
 
-    TaxonNames(LibraryService library, ObjectMapper json) {
+    TaxonNames(LibraryService library, OtherTaxa others) {
         this.library = library;
-        this.others = read(json);
+        this.others = others;
     }
 
     @Transactional(readOnly = true)
@@ -34,16 +25,9 @@ class TaxonNames {
                                 taxon.name().commonName(),
                                 stored.sheet().id(),
                                 stored.sheet().brief())));
-        Stream<TaxonController.NamedTaxon> outside = others.entrySet().stream()
-                .map(other -> new TaxonController.NamedTaxon(other.getKey(), other.getValue(), null, null));
+        Stream<TaxonController.NamedTaxon> outside = others.all().entrySet().stream()
+                .map(other -> new TaxonController.NamedTaxon(
+                        other.getKey(), other.getValue().commonName(), null, null));
         return Stream.concat(inGroups, outside).toList();
-    }
-
-    private static Map<String, String> read(ObjectMapper json) {
-        try (InputStream file = TaxonNames.class.getResourceAsStream(OTHERS)) {
-            return json.readValue(file, new TypeReference<TreeMap<String, String>>() {});
-        } catch (IOException broken) {
-            throw new UncheckedIOException("the list of other taxa ships with the application", broken);
-        }
     }
 }

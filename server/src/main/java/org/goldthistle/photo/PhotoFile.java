@@ -3,6 +3,9 @@ package org.goldthistle.photo;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import org.goldthistle.picture.Picture;
+import org.goldthistle.picture.PictureKind;
+import org.goldthistle.picture.UnfitPictureException;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
 
@@ -13,11 +16,9 @@ import org.goldthistle.platform.ProblemType;
  * @param content the file; a survey that does not keep positions keeps no description of the picture but which way up
  *     it is
  */
-public record PhotoFile(PhotoKind kind, byte[] content) {
+public record PhotoFile(PictureKind kind, byte[] content) {
     /** The largest photo that is kept, in bytes. */
     public static final int LARGEST = 12 * 1024 * 1024;
-
-    private static final long MOST_PIXELS = 50_000_000;
 
     /**
      * Reads a photo.
@@ -27,20 +28,24 @@ public record PhotoFile(PhotoKind kind, byte[] content) {
      * @throws Problem if it is no JPEG, PNG or WebP, or a broken one
      */
     public static PhotoFile read(byte[] content, boolean keepsPosition) {
-        PhotoKind kind = PhotoKind.of(content)
-                .orElseThrow(() -> unfit("is not a JPEG, PNG or WebP picture, whatever its name says"));
         try {
-            CleanPicture clean = switch (kind) {
-                case JPEG -> JpegCleaner.clean(content);
-                case PNG -> PngCleaner.clean(content);
-                case WEBP -> WebpCleaner.clean(content);
-            };
-            if (clean.pixels() > MOST_PIXELS) {
-                throw unfit("has more than " + MOST_PIXELS / 1_000_000 + " million pixels");
-            }
-            return new PhotoFile(kind, keepsPosition ? content : clean.content());
-        } catch (IndexOutOfBoundsException broken) {
-            throw unfit("is not a picture that can be read to its end");
+            Picture picture = Picture.read(content);
+            return new PhotoFile(picture.kind(), keepsPosition ? content : picture.cleaned());
+        } catch (UnfitPictureException unfit) {
+            throw unfit(unfit.why());
+        }
+    }
+
+    /**
+     * A photo that is kept, without any description of the picture but which way up it is.
+     *
+     * @param kept as it was stored, so it is a picture
+     */
+    public static byte[] withoutPosition(byte[] kept) {
+        try {
+            return Picture.read(kept).cleaned();
+        } catch (UnfitPictureException broken) {
+            throw new IllegalStateException("a photo that was stored is broken", broken);
         }
     }
 

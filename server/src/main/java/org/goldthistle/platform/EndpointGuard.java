@@ -19,6 +19,7 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 class EndpointGuard implements WebMvcConfigurer, HandlerInterceptor {
     private static final String OURS = "org.goldthistle";
     private static final String LEAD = "ROLE_LEAD";
+    private static final String CREW = "ROLE_CREW";
     private static final String REVIEWER = "ROLE_REVIEWER";
 
     @Override
@@ -38,7 +39,8 @@ class EndpointGuard implements WebMvcConfigurer, HandlerInterceptor {
     private static void requireAdmitted(HandlerMethod method) {
         // that somebody is signed in, unless an endpoint is for anybody, the filters before this one saw to
         boolean admitted = method.hasMethodAnnotation(ForAnybody.class)
-                || method.hasMethodAnnotation(ForObservers.class)
+                || method.hasMethodAnnotation(ForContractors.class)
+                || method.hasMethodAnnotation(ForObservers.class) && isOneOf(CREW, REVIEWER, LEAD)
                 || method.hasMethodAnnotation(ForReviewers.class) && isOneOf(REVIEWER, LEAD)
                 || method.hasMethodAnnotation(ForLeads.class) && isOneOf(LEAD);
         if (!admitted) {

@@ -56,8 +56,12 @@ public enum ProblemType implements Coded {
     LOCKED_OUT("locked-out", HttpStatus.TOO_MANY_REQUESTS),
     /** The passphrase is longer than can be kept. */
     LONG_PASSPHRASE("long-passphrase", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The sheet has a newer version than the card that a last look was taken by. */
+    LOOK_OUTDATED("look-outdated", HttpStatus.CONFLICT),
     /** The table does not fit the draft. */
     MATRIX_DOES_NOT_FIT("matrix-does-not-fit", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The tree may not be controlled, or never was. */
+    NOT_FOR_CONTROL("not-for-control", HttpStatus.UNPROCESSABLE_ENTITY),
     /** The server has no authority of its own. */
     NO_AUTHORITY("no-authority", HttpStatus.NOT_FOUND),
     /** The receiver has no position. */
@@ -68,6 +72,8 @@ public enum ProblemType implements Coded {
     NO_READING_WANTED("no-reading-wanted", HttpStatus.CONFLICT),
     /** No sample was sent, so there is no result. */
     NO_SAMPLE_SENT("no-sample-sent", HttpStatus.CONFLICT),
+    /** The tree was never approved like that. */
+    NO_SUCH_APPROVAL("no-such-approval", HttpStatus.NOT_FOUND),
     /** A draft cannot be begun from that. */
     NO_SUCH_BEGINNING("no-such-beginning", HttpStatus.UNPROCESSABLE_ENTITY),
     /** There is no such call at the table. */
@@ -100,12 +106,16 @@ public enum ProblemType implements Coded {
     NO_SUCH_OUTCOME(CallRefusal.NO_SUCH_OUTCOME, HttpStatus.UNPROCESSABLE_ENTITY),
     /** The tree has no such photo that this observer may see. */
     NO_SUCH_PHOTO("no-such-photo", HttpStatus.NOT_FOUND),
+    /** No sheet shows such a picture here. */
+    NO_SUCH_PICTURE("no-such-picture", HttpStatus.NOT_FOUND),
     /** The survey has no such plot. */
     NO_SUCH_PLOT("no-such-plot", HttpStatus.NOT_FOUND),
     /** Nothing is reviewed for that reason. */
     NO_SUCH_REASON("no-such-reason", HttpStatus.UNPROCESSABLE_ENTITY),
     /** There is no such role. */
     NO_SUCH_ROLE("no-such-role", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** There is no such sample. */
+    NO_SUCH_SAMPLE("no-such-sample", HttpStatus.NOT_FOUND),
     /** A token is for reading, or for one survey. */
     NO_SUCH_SCOPE("no-such-scope", HttpStatus.UNPROCESSABLE_ENTITY),
     /** The library has no such version of a sheet. */
@@ -124,6 +134,8 @@ public enum ProblemType implements Coded {
     NO_SUCH_VISIT(CallRefusal.NO_SUCH_VISIT, HttpStatus.UNPROCESSABLE_ENTITY),
     /** It is none of the codes that are known there. */
     NO_SUCH_WORD("no-such-word", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The survey has no such practice set. */
+    NO_SUCH_SET("no-such-set", HttpStatus.NOT_FOUND),
     /** The file is no sheet that can be taken in. */
     NOT_A_SHEET("not-a-sheet", HttpStatus.UNPROCESSABLE_ENTITY),
     /** The case is not at the table. */
@@ -183,6 +195,8 @@ public enum ProblemType implements Coded {
     SEEN_ALREADY("seen-already", HttpStatus.CONFLICT),
     /** The passphrase is too short. */
     SHORT_PASSPHRASE("short-passphrase", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The season is there already. */
+    SEASON_BEGUN("season-begun", HttpStatus.CONFLICT),
     /** Somebody changed it in the meantime; what is kept now comes with it. */
     STALE("stale", HttpStatus.CONFLICT),
     /** Another stem bears the call. */
@@ -204,10 +218,20 @@ public enum ProblemType implements Coded {
     UNFIT_CONTEXT(CallRefusal.UNFIT_CONTEXT, HttpStatus.UNPROCESSABLE_ENTITY),
     /** A session cannot lie still for so long or so short a time. */
     UNFIT_IDLE_LIMIT("unfit-idle-limit", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** What was read at a last look does not fit the sheet. */
+    UNFIT_LOOK("unfit-look", HttpStatus.UNPROCESSABLE_ENTITY),
     UNFIT_MARK(CallRefusal.UNFIT_MARK, HttpStatus.UNPROCESSABLE_ENTITY),
     UNFIT_OUTCOME(CallRefusal.UNFIT_OUTCOME, HttpStatus.UNPROCESSABLE_ENTITY),
+    /** A sample cannot be, or cannot go on like that. */
+    UNFIT_SAMPLE("unfit-sample", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** What a survey asks to be practised first does not go together. */
+    UNFIT_SIGN_OFF("unfit-sign-off", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** What was made of a practice tree does not fit its sheet. */
+    UNFIT_TRY("unfit-try", HttpStatus.UNPROCESSABLE_ENTITY),
     /** The file is no picture that is kept. */
     UNFIT_PHOTO("unfit-photo", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** The file is no picture that a sheet can show. */
+    UNFIT_PICTURE("unfit-picture", HttpStatus.UNPROCESSABLE_ENTITY),
     /** The plot breaks a rule, each of which is named. */
     UNFIT_PLOT("unfit-plot", HttpStatus.UNPROCESSABLE_ENTITY),
     UNFIT_READING(CallRefusal.UNFIT_READING, HttpStatus.UNPROCESSABLE_ENTITY),
@@ -215,6 +239,8 @@ public enum ProblemType implements Coded {
     UNFIT_SURVEY("unfit-survey", HttpStatus.UNPROCESSABLE_ENTITY),
     /** The tree breaks a rule, each of which is named. */
     UNFIT_TREE("unfit-tree", HttpStatus.UNPROCESSABLE_ENTITY),
+    /** What was done cannot have been. */
+    UNFIT_WORK("unfit-work", HttpStatus.UNPROCESSABLE_ENTITY),
     /** The token is not known, was taken back, or its observer is kept out. */
     UNKNOWN_TOKEN("unknown-token", HttpStatus.UNAUTHORIZED),
     /** The application failed; the log tells of it under the request’s id. */

@@ -30,8 +30,9 @@ import org.springframework.web.servlet.HandlerExceptionResolver;
  */
 @Configuration
 class SecurityConfiguration {
+    /** The services of instruments are on the device that shows the page, each on a port of its own. */
     private static final String CONTENT_POLICY =
-            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none';"
+            "default-src 'self'; connect-src 'self' http://127.0.0.1:*; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none';"
                     + " base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
 
     @Bean

@@ -22,6 +22,7 @@ import org.goldthistle.sight.Scope;
 import org.goldthistle.sight.Sights;
 import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.SurveyedTree;
+import org.goldthistle.survey.VigourBody;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,6 +30,13 @@ import org.springframework.transaction.annotation.Transactional;
 /** Plots and their trees as lists and maps show them: rows straight from the database, nothing reckoned. */
 @Service
 public class PlotViews {
+    /** How the tree of that plot and tag did in the last season in which it was noted, of a survey that is the observer's too. */
+    private static final String EARLIER =
+            "select w.vigour, y.season from tree w join plot q on q.id = w.plot_id join survey y on y.id = q.survey_id"
+                    + " join survey_member m on m.survey_id = y.id and m.observer_id = :observer"
+                    + " join survey here on here.id = p.survey_id and here.district = y.district and y.season < here.season"
+                    + " where q.code = p.code and w.tag = t.tag and w.vigour is not null order by y.season desc limit 1";
+
     private static final int MOST_FOUND = 30;
 
     private static final Pattern PLOT_AND_TAG = Pattern.compile("^(.*?)\\s*(?:tree\\s*)?(\\d{1,5})?$");
@@ -74,16 +82,18 @@ public class PlotViews {
     @Transactional
     public List<TreeRow> trees(UUID surveyId, UUID plotId, UUID observerId) {
         surveys.requireMember(surveyId, observerId);
+        Pressure pressure = Pressure.in(plotId, jdbc);
         List<TreeRow> rows = jdbc.sql("select t.*, " + SurveyedTree.SHOWN
-                        + " seen, s.readings, c.group_id read_as, s.verdict, s.thistle from tree t"
+                        + " seen, e.vigour before, e.season before_season, s.readings, c.group_id read_as, s.verdict, s.thistle from tree t"
                         + " join plot p on p.id = t.plot_id"
                         + " left join call_state s on s.tree_id = t.id and s.observer_id = :observer"
                         + " left join call c on c.id = s.call_id"
+                        + " left join lateral (" + EARLIER + ") e on true"
                         + " where t.plot_id = :plot and p.survey_id = :survey order by t.tag")
                 .param("observer", observerId)
                 .param("plot", plotId)
                 .param("survey", surveyId)
-                .query((row, i) -> treeRow(row))
+                .query((row, i) -> treeRow(row, pressure))
                 .list();
         sights.shown(
                 observerId,
@@ -156,13 +166,14 @@ public class PlotViews {
                 .list();
     }
 
-    private TreeRow treeRow(ResultSet row) throws SQLException {
+    private TreeRow treeRow(ResultSet row, Pressure pressure) throws SQLException {
         boolean seen = row.getBoolean("seen");
         TreeStanding standsAs = seen
                 ? Coded.find(TreeStanding.values(), row.getString("stands_as")).orElseThrow()
                 : TreeStanding.REVIEW;
         UUID cloneOf = row.getObject("clone_of", UUID.class);
         boolean contested = seen && row.getBoolean("contested");
+        VigourBody vigour = json.read(row.getString("vigour"), VigourBody.class);
         TreeLook look = TreeLook.of(cloneOf != null, standsAs, contested, row.getInt("readings") > 0);
         return new TreeRow(
                 row.getObject("id", UUID.class),
@@ -178,6 +189,15 @@ public class PlotViews {
                 row.getString("group_id"),
                 row.getString("plain_taxon"),
                 cloneOf,
+                vigour,
+                vigour != null && vigour.toVigour().seemsBackwards(),
+                row.getString("before") == null
+                        ? null
+                        : new TreeRow.VigourBefore(
+                                row.getInt("before_season"), json.read(row.getString("before"), VigourBody.class)),
+                row.getBoolean("favoured"),
+                pressure.index(row.getInt("tag")),
+                pressure.on(row.getInt("tag")),
                 row.getInt("version"),
                 standsAs,
                 look,

@@ -10,6 +10,7 @@ import org.goldthistle.core.reading.TreeOrigin;
 import org.goldthistle.core.sheet.Habitat;
 import org.goldthistle.core.sheet.LifeStage;
 import org.goldthistle.core.verdict.Verdict;
+import org.goldthistle.survey.VigourBody;
 import org.springframework.lang.Nullable;
 
 /**
@@ -17,6 +18,12 @@ import org.springframework.lang.Nullable;
  *
  * @param habitat null: as its plot
  * @param cloneOf the stem that bears its call; null: it bears its own
+ * @param vigour how it does; null: nothing was noted
+ * @param leadersInDoubt whether its leaders look as if heights had been noted, or the years the other way round
+ * @param before how the tree of that plot and tag did in an earlier season; null: nothing was noted
+ * @param favoured whether it is one to favour
+ * @param competition Hegyi's index of what its neighbours within 6 m press, 0 or more; null: it is dead, or not reckoned yet
+ * @param pressing the neighbours that press it, the hardest first
  * @param standsAs plain, open, the outcome that was signed last, or review: what it was signed as is kept from this
  *     observer, who is to read it without knowing; the next fields then say nothing
  * @param look how it stands for this observer, at a glance
@@ -44,6 +51,12 @@ public record TreeRow(
         @Nullable String groupId,
         @Nullable String plainTaxon,
         @Nullable UUID cloneOf,
+        @Nullable VigourBody vigour,
+        boolean leadersInDoubt,
+        @Nullable VigourBefore before,
+        boolean favoured,
+        @Nullable Double competition,
+        List<PressingDto> pressing,
         int version,
         TreeStanding standsAs,
         TreeLook look,
@@ -55,4 +68,17 @@ public record TreeRow(
         int readings,
         @Nullable String readAs,
         @Nullable @CodeOf(Verdict.class) String verdict,
-        @Nullable Thistle thistle) {}
+        @Nullable Thistle thistle) {
+
+    /** How a tree did in a season. */
+    public record VigourBefore(int season, VigourBody vigour) {}
+
+    /**
+     * A neighbour that presses it.
+     *
+     * @param tag of the neighbour
+     * @param metres from the tree
+     * @param share of the index that it makes up, in (0, 1]
+     */
+    public record PressingDto(int tag, double metres, double share) {}
+}

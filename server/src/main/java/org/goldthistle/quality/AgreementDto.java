@@ -1,6 +1,8 @@
 package org.goldthistle.quality;
 
+import java.time.LocalDate;
 import java.util.List;
+import java.util.UUID;
 import org.springframework.lang.Nullable;
 
 /**
@@ -9,8 +11,23 @@ import org.springframework.lang.Nullable;
  *
  * @param trees that were read by two or more
  * @param groups with such trees, the most of them first
+ * @param control how the trees fared that were approved for control; null: none was
  */
-record AgreementDto(int trees, List<OfGroup> groups) {
+record AgreementDto(
+        int trees, List<OfGroup> groups, @Nullable ControlFared control) {
+
+    /**
+     * How trees fared that were approved for control.
+     *
+     * @param looks trees at which a last look was made
+     * @param heldBack of them, those that are not to be cut by the last word about them
+     * @param done trees of which it was recorded what was done
+     * @param wrong of them, the wrong ones, which should not have been touched
+     */
+    record ControlFared(int looks, int heldBack, int done, List<WrongTree> wrong) {}
+
+    /** A tree that was cut or treated and was the wrong one. */
+    record WrongTree(UUID treeId, UUID plotId, String plotCode, int tag, LocalDate doneOn) {}
 
     /**
      * The agreement on one group. Figures are null where they are 0/0.

@@ -1,9 +1,6 @@
 package org.goldthistle.quality;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import jakarta.annotation.PreDestroy;
-import java.sql.ResultSet;
-import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -11,25 +8,22 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import javax.sql.DataSource;
 import org.goldthistle.call.StoredSheet;
 import org.goldthistle.core.reading.Certainty;
 import org.goldthistle.core.reading.ValuesObserved;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
+import org.goldthistle.core.sheet.GroupSheet;
 import org.goldthistle.core.sheet.StateScale;
 import org.goldthistle.library.LibraryService;
+import org.goldthistle.platform.Counting;
 import org.goldthistle.platform.KeptJson;
 import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.SurveyedTree;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.jdbc.core.RowCallbackHandler;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /** Reckons how far the observers of a survey agree. */
 @Service
@@ -45,124 +39,100 @@ class AgreementService {
             + " twice as (select *, count(*) over (partition by tree_id) readers from last"
             + " where outcome in ('taxon', 'group'))";
 
-    private static final int FETCHED_AT_ONCE = 2000; // so that the readings of a large survey need no room
+    /** With what each of them saw last of each character. */
+    private static final String TWICE = SIGNED
+            + " select w.*, o.call_sign, c.seen from twice w join observer o on o.id = w.observer_id"
+            + " left join call c on c.tree_id = w.tree_id and c.observer_id = w.observer_id and c.group_id = w.group_id"
+            + " where readers > 1 order by w.tree_id, w.entry_order";
 
+    private static final int FETCHED_AT_ONCE = 2000; // so that a large survey needs no room
+
+    private final ControlQuality control;
     private final SurveyService surveys;
     private final LibraryService library;
     private final JdbcClient jdbc;
-    private final TransactionTemplate reading;
+    private final Counting counting;
     private final KeptJson json;
-    private final ExecutorService hand = Executors.newSingleThreadExecutor(work -> new Thread(work, "agreement"));
 
     AgreementService(
+            ControlQuality control,
             SurveyService surveys,
             LibraryService library,
             DataSource database,
-            PlatformTransactionManager transactions,
+            Counting counting,
             KeptJson json) {
+        this.control = control;
         this.surveys = surveys;
         this.library = library;
         JdbcTemplate template = new JdbcTemplate(database);
         template.setFetchSize(FETCHED_AT_ONCE);
         this.jdbc = JdbcClient.create(template);
-        this.reading = new TransactionTemplate(transactions);
-        this.reading.setReadOnly(true);
+        this.counting = counting;
         this.json = json;
     }
 
-    @PreDestroy
-    void rest() {
-        hand.shutdownNow();
-    }
-
-    /**
-     * What was signed and what was read are fetched at once, each on a connection of its own.
-     *
-     * @throws org.goldthistle.platform.Problem if the observer does not belong to the survey
-     */
+    /** @throws org.goldthistle.platform.Problem if the observer does not belong to the survey */
     AgreementDto of(UUID surveyId, UUID observerId) {
         surveys.requireMember(surveyId, observerId);
         Map<String, GroupAnswers> groups = new LinkedHashMap<>();
         library.newest().forEach(stored -> groups.put(stored.sheet().id(), new GroupAnswers(stored)));
-        CompletableFuture<Void> readings =
-                CompletableFuture.runAsync(() -> fetchReadings(groups, surveyId, observerId), hand);
-        Map<UUID, String> callSigns = fetchSigned(groups, surveyId, observerId);
-        readings.join();
+        Map<UUID, String> callSigns = counting.counted(() -> fetch(groups, surveyId, observerId));
         List<GroupAnswers> found = new ArrayList<>(
                 groups.values().stream().filter(one -> !one.isEmpty()).toList());
         found.sort(Comparator.comparingInt(GroupAnswers::trees).reversed());
         return new AgreementDto(
                 found.stream().mapToInt(GroupAnswers::trees).sum(),
-                found.stream().map(one -> one.agreement(callSigns)).toList());
+                found.stream().map(one -> one.agreement(callSigns)).toList(),
+                control.of(surveyId, observerId).orElse(null));
     }
 
-    /** Takes in what was signed, and answers the call signs of who did. */
-    private Map<UUID, String> fetchSigned(Map<String, GroupAnswers> groups, UUID surveyId, UUID observerId) {
+    /** Takes in what was signed and what was seen, and answers the call signs of who did. */
+    private Map<UUID, String> fetch(Map<String, GroupAnswers> groups, UUID surveyId, UUID observerId) {
         Map<UUID, String> callSigns = new HashMap<>();
-        fetch(
-                " select w.*, o.call_sign from twice w join observer o on o.id = w.observer_id"
-                        + " where readers > 1 order by w.tree_id, w.entry_order",
-                surveyId,
-                observerId,
-                row -> {
-                    callSigns.put(row.getObject("observer_id", UUID.class), row.getString("call_sign"));
-                    signed(groups, row);
-                });
+        Map<Named, String> names = new HashMap<>();
+        Map<Seen, List<Category>> categories = new HashMap<>();
+        jdbc.sql(TWICE).param("survey", surveyId).param("observer", observerId).query(row -> {
+            UUID tree = row.getObject("tree_id", UUID.class);
+            UUID observer = row.getObject("observer_id", UUID.class);
+            String group = row.getString("group_id");
+            GroupAnswers answers = groups.get(group);
+            callSigns.put(observer, row.getString("call_sign"));
+            var named = new Named(row.getObject("sheet_version_id", UUID.class), row.getString("taxon_id"));
+            answers.signed(tree, observer, names.computeIfAbsent(named, this::name));
+            String seen = row.getString("seen");
+            if (seen != null) { // else it was signed on another group's sheet
+                categories
+                        .computeIfAbsent(new Seen(group, seen), of -> categories(answers.sheet(), of.text()))
+                        .forEach(one -> answers.read(one.character(), tree, one.category()));
+            }
+        });
         return callSigns;
     }
 
-    private void fetchReadings(Map<String, GroupAnswers> groups, UUID surveyId, UUID observerId) {
-        Map<String, Integer> seen = new HashMap<>();
-        fetch(
-                " select w.tree_id, w.group_id, r.character_id, r.observed from twice w"
-                        + " join call c on c.tree_id = w.tree_id and c.observer_id = w.observer_id"
-                        + " and c.group_id = w.group_id, lateral (select distinct on (character_id collate \"C\")"
-                        + " character_id, observed from reading where call_id = c.id"
-                        + " order by character_id collate \"C\", entry_order desc) r where w.readers > 1",
-                surveyId,
-                observerId,
-                row -> read(groups, seen, row));
+    /** A taxon of a sheet, null: its group alone; the same few are signed again and again, as the same things are seen. */
+    private record Named(UUID sheetVersion, @Nullable String taxon) {}
+
+    private record Seen(String group, String text) {}
+
+    private record Category(String character, int category) {}
+
+    private String name(Named of) {
+        GroupSheet sheet = library.find(of.sheetVersion()).sheet();
+        return of.taxon() == null
+                ? sheet.fallback().commonName()
+                : sheet.taxon(of.taxon()).orElseThrow().name().commonName();
     }
 
-    private void fetch(String what, UUID surveyId, UUID observerId, RowCallbackHandler take) {
-        reading.executeWithoutResult(status -> {
-            jdbc.sql("set local work_mem = '64MB'").update(); // sorted in memory, for this transaction alone
-            jdbc.sql(SIGNED + what)
-                    .param("survey", surveyId)
-                    .param("observer", observerId)
-                    .query(take);
-        });
-    }
-
-    private void signed(Map<String, GroupAnswers> groups, ResultSet row) throws SQLException {
-        GroupAnswers answers = groups.get(row.getString("group_id"));
-        StoredSheet sheet = library.find(row.getObject("sheet_version_id", UUID.class));
-        String taxon = row.getString("taxon_id");
-        answers.signed(
-                row.getObject("tree_id", UUID.class),
-                row.getObject("observer_id", UUID.class),
-                taxon == null
-                        ? sheet.sheet().fallback().commonName()
-                        : sheet.sheet().taxon(taxon).orElseThrow().name().commonName());
-    }
-
-    /** @param seen what states were made of before, by group, character and text; there are few different ones */
-    private void read(Map<String, GroupAnswers> groups, Map<String, Integer> seen, ResultSet row) throws SQLException {
-        GroupAnswers answers = groups.get(row.getString("group_id"));
-        String character = row.getString("character_id");
-        DiagnosticCharacter known = answers.sheet().sheet().character(character).orElse(null);
-        if (known == null) {
-            return; // the newest sheet has it no more
-        }
-        String text = row.getString("observed");
-        int category = known.scale() instanceof StateScale
-                ? seen.computeIfAbsent(
-                        answers.sheet().sheet().id() + character + text,
-                        one -> category(answers.sheet(), known, json.tree(text)))
-                : category(answers.sheet(), known, json.tree(text));
-        if (category >= 0) {
-            answers.read(character, row.getObject("tree_id", UUID.class), category);
-        }
+    private List<Category> categories(StoredSheet sheet, String text) {
+        List<Category> all = new ArrayList<>();
+        json.tree(text)
+                .properties()
+                .forEach(one -> sheet.sheet()
+                        .character(one.getKey()) // the newest sheet may have it no more
+                        .map(character -> category(sheet, character, one.getValue()))
+                        .filter(category -> category >= 0)
+                        .ifPresent(category -> all.add(new Category(one.getKey(), category))));
+        return all;
     }
 
     /** What was seen as a number: the state seen most often, or the taxon for which measures speak; -1: nothing. */
@@ -170,7 +140,7 @@ class AgreementService {
         if (character.scale() instanceof StateScale scale) {
             int[] seen = new int[scale.states().size()];
             int most = -1;
-            for (JsonNode state : observed.path("states")) {
+            for (JsonNode state : observed) {
                 int index = scale.indexOf(state.asText());
                 if (index >= 0) {
                     seen[index]++;
@@ -180,7 +150,7 @@ class AgreementService {
             return most;
         }
         List<Double> values = new ArrayList<>();
-        observed.path("values").forEach(value -> values.add(value.asDouble()));
+        observed.forEach(value -> values.add(value.asDouble()));
         if (values.isEmpty()) {
             return -1;
         }

@@ -183,7 +183,8 @@ final class GroupAnswers {
                         NominalAlpha.of(given, categories).orElse(null)));
             }
         });
-        all.sort(Comparator.comparingDouble(AgreementDto.CharacterAgreement::percent));
+        all.sort(Comparator.comparingDouble(AgreementDto.CharacterAgreement::percent)
+                .thenComparing(AgreementDto.CharacterAgreement::name));
         return all;
     }
 

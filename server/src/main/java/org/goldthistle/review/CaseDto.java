@@ -7,6 +7,8 @@ import org.goldthistle.call.CaseReason;
 import org.goldthistle.call.SignedView;
 import org.goldthistle.call.Thistle;
 import org.goldthistle.core.CodeOf;
+import org.goldthistle.sample.Laboratory;
+import org.goldthistle.sample.LaboratoryResultDto;
 import org.springframework.lang.Nullable;
 
 /**
@@ -25,11 +27,13 @@ import org.springframework.lang.Nullable;
  * @param stuck whether it waits for a blind reading that nobody in the survey can make any more; a sample for the
  *     laboratory is then all that can be decided
  * @param proposal what to read again where there is no time for all; null unless it is read blind
- * @param photos of the tree, with nothing said of them, for a blind reading
+ * @param photos of the tree, with nothing said of them and nothing measured on them, for a blind reading
  * @param changedMeanwhile whether an earlier reader signed anew while it was read blind
  * @param readings the last of each observer, in the order of signing
  * @param characters that were read, those on which the readers differ first
  * @param joint what the readings amount to together; null where they are on different sheets, or there is but one
+ *     and no laboratory said anything
+ * @param laboratory its samples and what came of them; null while it is read blind
  * @param words what was said, in order
  * @param decisions that were made, in order
  * @param stands what stands by this review; null: nothing yet
@@ -68,6 +72,7 @@ record CaseDto(
         List<Reader> readings,
         List<Compared> characters,
         @Nullable Joint joint,
+        @Nullable AtLaboratory laboratory,
         List<Word> words,
         List<Decision> decisions,
         @Nullable SignedView stands,
@@ -124,7 +129,15 @@ record CaseDto(
      */
     record Cell(int reader, double points) {}
 
-    /** Balances of all readings together. */
+    /**
+     * What a laboratory has of the tree.
+     *
+     * @param used whether the survey sends samples
+     * @param results that count, the earliest first
+     */
+    record AtLaboratory(boolean used, List<Laboratory.SampleAt> samples, List<LaboratoryResultDto> results) {}
+
+    /** Balances of all readings together, and of what a laboratory found. */
     record Joint(JointView withSurroundings, JointView featuresAlone, String first, String second) {}
 
     /**

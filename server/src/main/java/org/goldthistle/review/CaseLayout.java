@@ -8,11 +8,13 @@ import org.goldthistle.account.Role;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.call.SignedView;
 import org.goldthistle.core.balance.Balance;
+import org.goldthistle.core.laboratory.LaboratoryEvidence;
 import org.goldthistle.core.plan.DecisiveSet;
 import org.goldthistle.core.reading.Context;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.core.sheet.Harm;
 import org.goldthistle.core.verdict.Tier;
+import org.goldthistle.sample.Laboratory;
 import org.goldthistle.sight.Scope;
 import org.goldthistle.sight.Sights;
 import org.goldthistle.signing.SignedCall;
@@ -29,14 +31,21 @@ class CaseLayout {
     private final AccountService accounts;
     private final Verifications verifications;
     private final Sights sights;
+    private final Laboratory laboratory;
     private final JdbcClient jdbc;
 
     CaseLayout(
-            SignedCalls calls, AccountService accounts, Verifications verifications, Sights sights, JdbcClient jdbc) {
+            SignedCalls calls,
+            AccountService accounts,
+            Verifications verifications,
+            Sights sights,
+            Laboratory laboratory,
+            JdbcClient jdbc) {
         this.calls = calls;
         this.accounts = accounts;
         this.verifications = verifications;
         this.sights = sights;
+        this.laboratory = laboratory;
         this.jdbc = jdbc;
     }
 
@@ -49,7 +58,8 @@ class CaseLayout {
         }
         List<SignedCall> signed = calls.of(tree);
         List<SignedCall> shown = seen ? signed : List.of();
-        Optional<Table> table = Table.of(shown);
+        List<LaboratoryEvidence> found = seen ? laboratory.evidence(tree.id()) : List.of();
+        Optional<Table> table = Table.of(shown, found);
         boolean open = !rights.closed();
         boolean decidable = rights.sendable() || of.state() == CaseState.TABLE || of.state() == CaseState.LABORATORY;
         return new CaseDto(
@@ -82,7 +92,8 @@ class CaseLayout {
                 seen && of.changedMeanwhile(),
                 shown.stream().map(call -> reader(of, call, observer)).toList(),
                 table.map(Table::characters).orElse(List.of()),
-                shown.size() > 1 ? table.map(Table::joint).orElse(null) : null,
+                shown.size() > 1 || !found.isEmpty() ? table.map(Table::joint).orElse(null) : null,
+                seen ? samples(tree, shown) : null,
                 seen ? words(of.id()) : List.of(),
                 seen ? decisions(of.id()) : List.of(),
                 seen ? stands(of, tree) : null,
@@ -90,6 +101,15 @@ class CaseLayout {
                 verifications.isVerified(of.id()),
                 open && observer.role() == Role.LEAD && verifications.canBe(of),
                 of.version());
+    }
+
+    private CaseDto.AtLaboratory samples(SurveyedTree tree, List<SignedCall> shown) {
+        return new CaseDto.AtLaboratory(
+                tree.rules().laboratoryUsed(),
+                laboratory.samples(tree.id()),
+                shown.isEmpty()
+                        ? List.of()
+                        : laboratory.results(tree.id(), shown.get(0).model().sheet()));
     }
 
     private @Nullable String callSign(@Nullable UUID observerId) {

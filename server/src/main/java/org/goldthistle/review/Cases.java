@@ -1,6 +1,7 @@
 package org.goldthistle.review;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -29,6 +30,7 @@ class Cases implements Signatures {
     private final TreeService trees;
     private final Sights sights;
     private final News news;
+    private final Unproven unproven;
     private final JdbcClient jdbc;
 
     Cases(
@@ -37,7 +39,9 @@ class Cases implements Signatures {
             TreeService trees,
             Sights sights,
             News news,
+            Unproven unproven,
             JdbcClient jdbc) {
+        this.unproven = unproven;
         this.cases = cases;
         this.calls = calls;
         this.trees = trees;
@@ -54,18 +58,26 @@ class Cases implements Signatures {
                 .filter(one -> one.id().equals(signature.determinationId()))
                 .findFirst()
                 .orElseThrow();
-        Set<CaseReason> reasons = reasons(tree, call, all);
+        boolean byPractice =
+                unproven.isUnproven(tree.surveyId(), call.sheet().sheet().id(), signature.observerId(), signature.at());
+        Set<CaseReason> reasons = reasons(tree, call, all, byPractice);
         Optional<ReviewCase> open = cases.findOpen(tree.id());
         if (open.isPresent()) {
             carryOn(open.get(), signature, call, reasons);
         } else if (!reasons.isEmpty()) {
-            List<UUID> readers = all.stream().map(SignedCall::observerId).toList();
-            List<UUID> blind = all.stream()
-                    .skip(1)
-                    .filter(SignedCall::blind)
-                    .map(SignedCall::observerId)
-                    .toList();
-            open(new ReviewCase(tree, reasons, readers, blind, signature.at()));
+            open(new ReviewCase(tree, reasons, all, signature.at()));
+        }
+    }
+
+    /** Brings a tree to the table for a reason that is no signature; one that is under review goes on with it. */
+    void doubt(SurveyedTree tree, CaseReason reason, Instant at) {
+        Optional<ReviewCase> open = cases.findOpen(tree.id());
+        if (open.isPresent()) {
+            open.get().doubted(reason, at);
+            cases.flush();
+            news.changed(open.get());
+        } else {
+            open(new ReviewCase(tree, Set.of(reason), calls.getObject().of(tree), at));
         }
     }
 
@@ -101,7 +113,7 @@ class Cases implements Signatures {
         trees.showTo(of.treeId(), of.state().isBlind() ? Optional.of(of.readers()) : Optional.empty());
     }
 
-    private Set<CaseReason> reasons(SurveyedTree tree, SignedCall call, List<SignedCall> all) {
+    private Set<CaseReason> reasons(SurveyedTree tree, SignedCall call, List<SignedCall> all, boolean byPractice) {
         boolean differ = all.stream()
                         .map(SignedCall::taxonName)
                         .flatMap(Optional::stream)
@@ -112,7 +124,8 @@ class Cases implements Signatures {
                 call.outcome(),
                 Coded.find(Tier.values(), call.tier()).orElseThrow(),
                 call.contested() || differ,
-                call.matters());
+                call.matters(),
+                byPractice);
         return ReviewRules.reasons(signed, () -> isDrawn(tree));
     }
 

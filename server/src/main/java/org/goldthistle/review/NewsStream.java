@@ -1,5 +1,6 @@
 package org.goldthistle.review;
 
+import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -10,8 +11,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import javax.sql.DataSource;
 import org.goldthistle.platform.KeptJson;
 import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
@@ -34,14 +35,14 @@ class NewsStream implements SmartLifecycle {
     private static final Duration BEFORE_TRYING_AGAIN = Duration.ofSeconds(2);
     private static final Duration OPEN_FOR = Duration.ofMinutes(30); // then the page opens it anew, if still signed in
 
-    private final DataSource database;
+    private final HikariDataSource pool;
     private final KeptJson json;
     private final JdbcClient jdbc;
     private final Map<UUID, Set<Page>> pages = new ConcurrentHashMap<>();
     private volatile Thread listener;
 
-    NewsStream(DataSource database, JdbcClient jdbc, KeptJson json) {
-        this.database = database;
+    NewsStream(HikariDataSource pool, JdbcClient jdbc, KeptJson json) {
+        this.pool = pool;
         this.jdbc = jdbc;
         this.json = json;
     }
@@ -85,15 +86,8 @@ class NewsStream implements SmartLifecycle {
 
     private void listen() {
         while (listener == Thread.currentThread()) {
-            try (Connection connection = database.getConnection();
-                    Statement statement = connection.createStatement()) {
-                connection.setAutoCommit(true);
-                statement.execute("listen " + News.CHANNEL);
-                PGConnection postgres = connection.unwrap(PGConnection.class);
-                while (listener == Thread.currentThread()) {
-                    passOn(postgres.getNotifications((int) LISTENED_AT_ONCE.toMillis()));
-                }
-                statement.execute("unlisten *");
+            try (Connection connection = pool.getConnection()) {
+                listen(connection);
             } catch (SQLException | DataAccessException down) {
                 LOG.warn("the news of reviews stand still, since the database does not answer", down);
                 rest();
@@ -101,12 +95,24 @@ class NewsStream implements SmartLifecycle {
         }
     }
 
+    private void listen(Connection connection) throws SQLException {
+        try (Statement statement = connection.createStatement()) {
+            connection.setAutoCommit(true);
+            statement.execute("listen " + News.CHANNEL);
+            PGConnection postgres = connection.unwrap(PGConnection.class);
+            toAll(() -> SseEmitter.event().name("again").data("")); // nobody heard what changed before
+            while (listener == Thread.currentThread()) {
+                passOn(postgres.getNotifications((int) LISTENED_AT_ONCE.toMillis()));
+            }
+        } finally {
+            pool.evictConnection(connection); // broken unbeknown to the pool, or listening: nobody else is to get it
+        }
+    }
+
     private void passOn(PGNotification[] heard) {
         closeEnded();
         if (heard == null || heard.length == 0) {
-            pages.values()
-                    .forEach(all -> all.forEach(
-                            page -> send(page, SseEmitter.event().comment("still here")))); // finds those who left
+            toAll(() -> SseEmitter.event().comment("still here")); // finds those who left
             return;
         }
         for (PGNotification one : heard) {
@@ -118,6 +124,10 @@ class NewsStream implements SmartLifecycle {
                                     .name("case")
                                     .data(changed.caseId().toString())));
         }
+    }
+
+    private void toAll(Supplier<SseEmitter.SseEventBuilder> event) {
+        pages.values().forEach(all -> all.forEach(page -> send(page, event.get())));
     }
 
     private void send(Page page, SseEmitter.SseEventBuilder event) {

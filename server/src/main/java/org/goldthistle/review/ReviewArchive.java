@@ -1,5 +1,6 @@
 package org.goldthistle.review;
 
+import java.time.Instant;
 import java.util.UUID;
 import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.signing.SignedCall;
@@ -32,8 +33,8 @@ public class ReviewArchive {
 
     /** An observer says something of a case. */
     @Transactional
-    public void say(UUID surveyId, UUID caseId, UUID wordId, SignedInObserver by, String body) {
-        reviews.say(surveyId, caseId, wordId, by, new NewWord(null, body));
+    public void say(UUID surveyId, UUID caseId, UUID wordId, SignedInObserver by, String body, Instant at) {
+        reviews.say(surveyId, caseId, wordId, by, new NewWord(null, body), at);
     }
 
     /**
@@ -43,12 +44,23 @@ public class ReviewArchive {
      */
     @Transactional
     public void decide(
-            UUID surveyId, UUID caseId, UUID decisionId, SignedInObserver by, String outcome, String reasons) {
+            UUID surveyId,
+            UUID caseId,
+            UUID decisionId,
+            SignedInObserver by,
+            String outcome,
+            String reasons,
+            Instant at) {
         ReviewCase found = cases.findBySurveyIdAndId(surveyId, caseId).orElseThrow();
         SurveyedTree tree = trees.tree(surveyId, found.treeId(), by.id());
         SignedCall first = calls.of(tree).get(0);
         reviews.decide(
-                surveyId, caseId, decisionId, by, new NewDecision(outcome, first.id(), null, reasons, found.version()));
+                surveyId,
+                caseId,
+                decisionId,
+                by,
+                new NewDecision(outcome, first.id(), null, reasons, found.version()),
+                at);
     }
 
     /** A lead marks what stands by a settled case as verified. */

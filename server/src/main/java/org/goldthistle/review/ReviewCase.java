@@ -5,12 +5,14 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import org.goldthistle.call.CaseReason;
 import org.goldthistle.core.Coded;
+import org.goldthistle.signing.SignedCall;
 import org.goldthistle.survey.SurveyedTree;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -51,21 +53,30 @@ class ReviewCase {
     protected ReviewCase() {}
 
     /**
-     * A case of a tree that some have signed; where a second reader did so blind, or says otherwise, they face each other
-     * at once.
+     * A case of a tree that some have signed; where a second reader did so blind, or says otherwise, or something else than a
+     * signature speaks against it, they face each other at once.
+     *
+     * @param calls the last one of each observer, in the order of their first
      */
-    ReviewCase(SurveyedTree tree, Set<CaseReason> reasons, List<UUID> readers, List<UUID> blindReaders, Instant now) {
+    ReviewCase(SurveyedTree tree, Set<CaseReason> reasons, List<SignedCall> calls, Instant now) {
         this.id = UUID.randomUUID();
         this.surveyId = tree.surveyId();
         this.plotId = tree.plotId();
         this.treeId = tree.id();
         this.groupId = tree.groupId();
         this.reasons = codes(reasons);
-        boolean face = !blindReaders.isEmpty() || readers.size() > 1 && reasons.contains(CaseReason.CONTESTED);
+        this.readers =
+                new ArrayList<>(calls.stream().map(SignedCall::observerId).toList());
+        this.blindReaders = new ArrayList<>(calls.stream()
+                .skip(1)
+                .filter(SignedCall::blind)
+                .map(SignedCall::observerId)
+                .toList());
+        boolean face = !blindReaders.isEmpty()
+                || readers.size() > 1 && reasons.contains(CaseReason.CONTESTED)
+                || reasons.stream().anyMatch(CaseReason::isDoubt);
         this.state = (face ? CaseState.TABLE : CaseState.WAITING).code();
         this.looks = 1;
-        this.readers = new ArrayList<>(readers);
-        this.blindReaders = new ArrayList<>(blindReaders);
         this.openedAt = now;
         this.changedAt = now;
     }
@@ -108,9 +119,24 @@ class ReviewCase {
             changedMeanwhile = true;
         }
         if (!now.isEmpty()) {
-            reasons = codes(now);
+            Set<CaseReason> all = EnumSet.copyOf(now);
+            for (CaseReason before : CaseReason.values()) {
+                if (before.isDoubt() && reasons.contains(before.code())) {
+                    all.add(before); // which no signature takes away
+                }
+            }
+            reasons = codes(all);
         }
         changedAt = at;
+    }
+
+    /** Something else than a signature speaks against what was signed. */
+    void doubted(CaseReason reason, Instant now) {
+        if (!reasons.contains(reason.code())) {
+            reasons = new ArrayList<>(reasons);
+            reasons.add(reason.code());
+        }
+        changedAt = now;
     }
 
     void thirdLook(Instant now) {

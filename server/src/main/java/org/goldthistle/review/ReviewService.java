@@ -2,6 +2,7 @@ package org.goldthistle.review;
 
 import java.sql.Timestamp;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -14,11 +15,14 @@ import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
 import org.goldthistle.platform.Turn;
 import org.goldthistle.platform.Turns;
+import org.goldthistle.sample.Laboratory;
+import org.goldthistle.sample.ResultCame;
 import org.goldthistle.sight.Sights;
 import org.goldthistle.signing.SignedCall;
 import org.goldthistle.signing.SignedCalls;
 import org.goldthistle.survey.SurveyedTree;
 import org.goldthistle.survey.TreeService;
+import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -34,6 +38,7 @@ class ReviewService {
     private final Verifications verifications;
     private final Sights sights;
     private final AuditTrail audit;
+    private final Laboratory laboratory;
     private final News news;
     private final Turns turns;
     private final JdbcClient jdbc;
@@ -48,6 +53,7 @@ class ReviewService {
             Verifications verifications,
             Sights sights,
             AuditTrail audit,
+            Laboratory laboratory,
             News news,
             Turns turns,
             JdbcClient jdbc,
@@ -60,6 +66,7 @@ class ReviewService {
         this.verifications = verifications;
         this.sights = sights;
         this.audit = audit;
+        this.laboratory = laboratory;
         this.news = news;
         this.turns = turns;
         this.jdbc = jdbc;
@@ -161,6 +168,11 @@ class ReviewService {
      */
     @Transactional
     CaseDto say(UUID surveyId, UUID caseId, UUID wordId, SignedInObserver observer, NewWord said) {
+        return say(surveyId, caseId, wordId, observer, said, clock.instant());
+    }
+
+    /** The same of what was said at another time. */
+    CaseDto say(UUID surveyId, UUID caseId, UUID wordId, SignedInObserver observer, NewWord said, Instant at) {
         ReviewCase of = locked(surveyId, caseId);
         SurveyedTree tree = open(of, observer);
         requireSeen(tree, observer);
@@ -173,7 +185,7 @@ class ReviewService {
                         observer.id(),
                         said.character(),
                         said.body().strip(),
-                        Timestamp.from(clock.instant()))
+                        Timestamp.from(at))
                 .update();
         if (stored > 0) {
             news.changed(of);
@@ -201,6 +213,12 @@ class ReviewService {
      */
     @Transactional
     CaseDto decide(UUID surveyId, UUID caseId, UUID decisionId, SignedInObserver observer, NewDecision asked) {
+        return decide(surveyId, caseId, decisionId, observer, asked, clock.instant());
+    }
+
+    /** The same of what was decided at another time. */
+    CaseDto decide(
+            UUID surveyId, UUID caseId, UUID decisionId, SignedInObserver observer, NewDecision asked, Instant at) {
         ReviewCase decided = locked(surveyId, caseId);
         SurveyedTree tree = open(decided, observer);
         if (isKnown(decisionId, caseId, asked)) {
@@ -213,14 +231,18 @@ class ReviewService {
         }
         List<SignedCall> signed = calls.of(tree);
         SignedCall source = DecisionRules.source(asked, signed, observer);
-        apply(decided, tree, decisionId, observer, asked, signed, source);
+        apply(decided, tree, new Made(decisionId, observer, asked, at), signed, source);
         cases.flush();
         opening.show(decided);
         calls.keepStates(trees.tree(surveyId, tree.id(), observer.id()));
         if (decided.state() == CaseState.SETTLED) {
             trees.settled(tree.id());
+            laboratory.weighed(tree, observer);
+        } else if (decided.state() == CaseState.LABORATORY) {
+            laboratory.wanted(tree, observer, source.model().sheet());
         }
         audit.note(
+                at,
                 Optional.of(observer.id()),
                 "decided the review",
                 new Place(tree.surveyId(), tree.plotId(), tree.id()),
@@ -251,50 +273,56 @@ class ReviewService {
         return layout.of(marked, tree, observer);
     }
 
-    private void apply(
-            ReviewCase decided,
-            SurveyedTree tree,
-            UUID decisionId,
-            SignedInObserver observer,
-            NewDecision asked,
-            List<SignedCall> signed,
-            SignedCall source) {
+    /** Whoever looks at a review sees it when its tree's sample came back. */
+    @EventListener
+    void told(ResultCame came) {
+        cases.findByTreeIdOrderByOpenedAtDesc(came.treeId()).stream()
+                .findFirst()
+                .ifPresent(news::changed);
+    }
+
+    /** A decision, by whom and when. */
+    private record Made(UUID id, SignedInObserver by, NewDecision asked, Instant at) {}
+
+    private void apply(ReviewCase decided, SurveyedTree tree, Made made, List<SignedCall> signed, SignedCall source) {
+        NewDecision asked = made.asked();
         boolean third = asked.is(ReviewOutcome.THIRD_LOOK);
         if (!third) {
             List<UUID> others = asked.is(ReviewOutcome.AGREE)
                     ? signed.stream()
                             .map(SignedCall::observerId)
-                            .filter(id -> !id.equals(observer.id()))
+                            .filter(id -> !id.equals(made.by().id()))
                             .toList()
                     : List.of();
             calls.settle(
                     tree,
                     new SignedCalls.Settlement(
                             decided.id(),
-                            decisionId,
-                            observer.id(),
+                            made.id(),
+                            made.by().id(),
                             DecisionRules.signedAs(asked, source),
                             DecisionRules.taxon(asked, source),
                             others,
-                            asked.reasons().strip()),
+                            asked.reasons().strip(),
+                            made.at()),
                     source.id());
         }
         jdbc.sql(
                         "insert into review_decision (id, case_id, observer_id, outcome, determination_id, reasons, decided_at)"
                                 + " values (?, ?, ?, ?, ?, ?, ?)")
                 .params(
-                        decisionId,
+                        made.id(),
                         decided.id(),
-                        observer.id(),
+                        made.by().id(),
                         asked.outcome(),
-                        third ? null : decisionId,
+                        third ? null : made.id(),
                         asked.reasons().strip(),
-                        Timestamp.from(clock.instant()))
+                        Timestamp.from(made.at()))
                 .update();
         switch (asked.how()) {
-            case THIRD_LOOK -> decided.thirdLook(clock.instant());
-            case LABORATORY -> decided.laboratory(clock.instant());
-            default -> decided.settle(asked.how(), clock.instant());
+            case THIRD_LOOK -> decided.thirdLook(made.at());
+            case LABORATORY -> decided.laboratory(made.at());
+            default -> decided.settle(asked.how(), made.at());
         }
     }
 

@@ -10,6 +10,7 @@ import org.goldthistle.core.balance.Balance;
 import org.goldthistle.core.balance.GroupModel;
 import org.goldthistle.core.balance.JointBalance;
 import org.goldthistle.core.balance.WeighedReading;
+import org.goldthistle.core.laboratory.LaboratoryEvidence;
 import org.goldthistle.core.sheet.DiagnosticCharacter;
 import org.goldthistle.signing.SignedCall;
 import org.springframework.lang.Nullable;
@@ -19,13 +20,15 @@ final class Table {
     private static final double SAYS_SOMETHING = 1; // points; below, a reading speaks for nobody
 
     private final List<SignedCall> calls;
+    private final List<LaboratoryEvidence> laboratory;
     private final List<Balance> balances;
     private final GroupModel model;
     private final int first;
     private final int second;
 
-    private Table(List<SignedCall> calls) {
+    private Table(List<SignedCall> calls, List<LaboratoryEvidence> laboratory) {
         this.calls = calls;
+        this.laboratory = laboratory;
         this.balances =
                 calls.stream().map(call -> call.weighing().withSurroundings()).toList();
         this.model = calls.get(0).model();
@@ -42,10 +45,13 @@ final class Table {
                                 : balances.get(0).lead());
     }
 
-    /** @return empty if the calls are on different sheets, or there is none */
-    static Optional<Table> of(List<SignedCall> calls) {
+    /**
+     * @param laboratory what a laboratory found of the tree
+     * @return empty if the calls are on different sheets, or there is none
+     */
+    static Optional<Table> of(List<SignedCall> calls, List<LaboratoryEvidence> laboratory) {
         boolean one = calls.stream().map(call -> call.sheet().id()).distinct().count() == 1;
-        return one ? Optional.of(new Table(calls)) : Optional.empty();
+        return one ? Optional.of(new Table(calls, laboratory)) : Optional.empty();
     }
 
     /** Every character that was read, those on which the readers differ first, then by how far apart they are. */
@@ -101,7 +107,7 @@ final class Table {
         return high - low;
     }
 
-    /** What all readings amount to together. */
+    /** What all readings and the laboratory amount to together. */
     CaseDto.Joint joint() {
         return new CaseDto.Joint(
                 view(JointBalance.of(balances)),
@@ -112,7 +118,8 @@ final class Table {
                 model.sheet().taxa().get(second).id());
     }
 
-    private CaseDto.JointView view(JointBalance joint) {
+    private CaseDto.JointView view(JointBalance read) {
+        JointBalance joint = read.with(LaboratoryEvidence.together(model.sheet(), laboratory));
         List<Double> shares = new ArrayList<>();
         for (int k = 0; k <= model.taxonCount(); k++) {
             shares.add(joint.posterior(k));

@@ -9,6 +9,7 @@ import org.goldthistle.account.SignedInObserver;
 import org.goldthistle.platform.Problem;
 import org.goldthistle.platform.ProblemType;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Which settled cases a lead marked as verified, so that what is believed can be held against what they came to. */
@@ -28,12 +29,14 @@ public class Verifications {
     }
 
     /**
-     * A tree whose taxon is known by a review.
+     * A tree whose taxon is known by a review, or by a laboratory.
      *
+     * @param caseId null: a laboratory says so, and no case does
      * @param groupId of the sheet that it was settled on
      * @param truth id of the taxon that stands
      */
-    public record Verified(UUID caseId, UUID treeId, String plotCode, int tag, String groupId, String truth) {}
+    public record Verified(
+            @Nullable UUID caseId, UUID treeId, String plotCode, int tag, String groupId, String truth) {}
 
     /** The verified trees of a survey, in the order in which their cases were opened. */
     public List<Verified> of(UUID surveyId) {

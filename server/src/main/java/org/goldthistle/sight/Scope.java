@@ -14,10 +14,16 @@ public enum Scope implements Coded {
     QUEUE("queue"),
     /** The table of a review. */
     CASE("case"),
+    /** The trees behind a figure of the season. */
+    SEASON("season"),
+    /** What a tree was signed as in earlier seasons. */
+    EARLIER("earlier"),
     /** The file of a survey. */
     EXPORT("export"),
     /** What would become of calls if a draft were their sheet. */
     EFFECTS("effects"),
+    /** The control list of a survey, or a card of it. */
+    CONTROL("control"),
     /** What verified trees teach. */
     LESSON("lesson");
 

@@ -43,6 +43,14 @@ public class Sights {
                 .update();
     }
 
+    /** Notes that an observer is shown what was made of a tree in an earlier season, which nobody signed in this one perhaps. */
+    @Transactional
+    public void shownEarlier(UUID observerId, UUID treeId) {
+        jdbc.sql("insert into sight (observer_id, scope, trees, seen_at) values (?, ?, array[cast(? as uuid)], ?)")
+                .params(observerId, Scope.EARLIER.code(), treeId, Timestamp.from(clock.instant()))
+                .update();
+    }
+
     /** Whether an observer was ever shown what somebody else made of a tree, and so cannot read it blind. */
     @Transactional(readOnly = true)
     public boolean hasSeen(UUID observerId, UUID treeId) {
@@ -77,7 +85,7 @@ public class Sights {
     /** {@link #canBeReadBlind} for queries: expressions of a survey's id and of a tree's. */
     public static String readableBlind(String survey, String tree) {
         return "exists (select 1 from survey_member m join observer able on able.id = m.observer_id"
-                + " and able.disabled_at is null where m.survey_id = " + survey
+                + " and able.disabled_at is null and able.role <> 'contractor' where m.survey_id = " + survey
                 + " and not exists (select 1 from determination d where d.tree_id = " + tree
                 + " and d.observer_id = m.observer_id) and not " + seen("m.observer_id", tree) + ")";
     }

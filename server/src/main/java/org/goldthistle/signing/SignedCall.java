@@ -12,6 +12,7 @@ import org.goldthistle.call.Thistle;
 import org.goldthistle.core.balance.GroupModel;
 import org.goldthistle.core.balance.Weighing;
 import org.goldthistle.core.reading.Context;
+import org.goldthistle.core.reading.Evidence;
 
 /**
  * A signed call as a review looks at it.
@@ -25,7 +26,9 @@ import org.goldthistle.core.reading.Context;
  * @param contested whether there was a reason to contest it when it was signed
  * @param matters whether the lead is a hybrid, scarce, protected or invasive
  * @param blind whether it was signed without having been shown what others made of the tree
+ * @param photos those on which nothing was measured
  * @param school code of whose weights counted; empty: the sheet's own
+ * @param evidence what it was weighed from
  * @param specimen the same readings in the format of specimens, under the observer's call sign
  */
 public record SignedCall(
@@ -43,6 +46,7 @@ public record SignedCall(
         boolean blind,
         List<UUID> photos,
         Optional<String> school,
+        Evidence evidence,
         Map<String, Object> specimen) {
 
     /** The model that it was weighed with. */

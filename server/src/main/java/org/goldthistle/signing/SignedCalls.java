@@ -1,6 +1,6 @@
 package org.goldthistle.signing;
 
-import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -8,12 +8,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.goldthistle.call.CallInHand;
 import org.goldthistle.call.KeptPicture;
 import org.goldthistle.call.NewReading;
 import org.goldthistle.call.Outcome;
 import org.goldthistle.call.SignedView;
 import org.goldthistle.call.StoredSheet;
+import org.goldthistle.call.Taken;
 import org.goldthistle.call.Thistle;
 import org.goldthistle.core.Coded;
 import org.goldthistle.core.balance.Weighing;
@@ -36,26 +38,37 @@ public class SignedCalls {
     private final CallStates states;
     private final TreeService trees;
     private final LibraryService library;
-    private final Clock clock;
 
     SignedCalls(
             TreeSignatures signatures,
             DeterminationRepository determinations,
             CallStates states,
             TreeService trees,
-            LibraryService library,
-            Clock clock) {
+            LibraryService library) {
         this.signatures = signatures;
         this.determinations = determinations;
         this.states = states;
         this.trees = trees;
         this.library = library;
-        this.clock = clock;
     }
+
+    /**
+     * What was signed for a tree.
+     *
+     * @param last what observers signed on the Bench, the last of each, by when they first signed
+     * @param all everything that was ever signed, the newest first
+     */
+    public record OfTree(List<SignedCall> last, List<SignedView> all) {}
 
     /** What observers signed on the Bench, the last of each, by when they first signed. */
     @Transactional(readOnly = true)
     public List<SignedCall> of(SurveyedTree tree) {
+        return laidOut(tree).last();
+    }
+
+    /** The same, and everything that was signed. */
+    @Transactional(readOnly = true)
+    public OfTree laidOut(SurveyedTree tree) {
         List<Determination> newestFirst = signatures.signedFor(tree.id());
         List<SignedView> shown = signatures.dtos(newestFirst);
         Map<UUID, SignedCall> last = new LinkedHashMap<>();
@@ -65,7 +78,7 @@ public class SignedCalls {
                 last.put(one.observerId(), signedCall(tree, one, shown.get(i)));
             }
         }
-        return List.copyOf(last.values());
+        return new OfTree(List.copyOf(last.values()), shown);
     }
 
     /** Everything that was ever signed for a tree, the newest first. */
@@ -108,7 +121,7 @@ public class SignedCalls {
                 from,
                 signed,
                 settlement.alsoBy(),
-                clock.instant()));
+                settlement.at()));
         trees.stands(
                 tree.id(),
                 settlement.outcome().code(),
@@ -126,6 +139,7 @@ public class SignedCalls {
      * @param taxon of the source's sheet that stands, for the first; empty for the others
      * @param alsoBy whose names are on it beside the observer's
      * @param reasons in the observer's words; may be empty
+     * @param at when it was decided
      */
     public record Settlement(
             UUID caseId,
@@ -134,7 +148,8 @@ public class SignedCalls {
             Outcome outcome,
             Optional<String> taxon,
             List<UUID> alsoBy,
-            String reasons) {}
+            String reasons,
+            Instant at) {}
 
     private SignedCall signedCall(SurveyedTree tree, Determination one, SignedView shown) {
         Snapshot snapshot = one.snapshot();
@@ -167,9 +182,23 @@ public class SignedCalls {
                 contested,
                 Assessment.matters(assessment.lead()),
                 one.signedBlind(),
-                shown.photos().stream().map(KeptPicture::id).toList(),
+                plain(shown),
                 Optional.ofNullable(snapshot.school()),
+                evidence,
                 specimen(shown.observer(), snapshot, shown.readings()));
+    }
+
+    /** The photos on which nothing was measured: what was, is drawn on the others, and would lead a second reader. */
+    private static List<UUID> plain(SignedView shown) {
+        Set<String> onPhoto = shown.readings().stream()
+                .filter(reading ->
+                        reading.taken() != null && reading.taken().stream().anyMatch(Taken::onPhoto))
+                .map(NewReading::character)
+                .collect(Collectors.toSet());
+        return shown.photos().stream()
+                .filter(photo -> photo.character() == null || !onPhoto.contains(photo.character()))
+                .map(KeptPicture::id)
+                .toList();
     }
 
     private static Map<String, Object> specimen(String observer, Snapshot snapshot, List<NewReading> readings) {
@@ -191,6 +220,7 @@ public class SignedCalls {
             } else {
                 putIfThere(one, "states", reading.states());
                 putIfThere(one, "values", reading.values());
+                putIfThere(one, "taken", reading.taken());
                 putIfThere(one, "certainty", reading.certainty());
                 putIfThere(one, "material", reading.material());
                 putIfThere(one, "position", reading.position());

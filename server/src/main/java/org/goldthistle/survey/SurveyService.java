@@ -100,6 +100,16 @@ public class SurveyService {
     }
 
     /**
+     * How a survey is set up.
+     *
+     * @throws Problem if the observer does not belong to it
+     */
+    @Transactional(readOnly = true)
+    public SurveySettings settingsOf(UUID surveyId, UUID observerId) {
+        return belongsTo(surveyId, observerId).settings();
+    }
+
+    /**
      * What a survey's files are called, without signs that a file may not have: "Kettle Moss round, Tarnholt 2026".
      *
      * @throws Problem if the observer does not belong to it

@@ -92,11 +92,20 @@ public record SurveySettings(
         return of(Stream.concat(members.stream(), Stream.of(member)));
     }
 
+    /** The same for another season, with its name and what is known of the district by then. */
+    public SurveySettings inSeason(int later, String called, List<LocalRecord> known) {
+        return of(called, later, known, members.stream());
+    }
+
     private SurveySettings of(Stream<UUID> who) {
+        return of(name, season, records, who);
+    }
+
+    private SurveySettings of(String called, int year, List<LocalRecord> known, Stream<UUID> who) {
         return new SurveySettings(
-                name.strip(),
+                called.strip(),
                 district.strip(),
-                season,
+                year,
                 groups,
                 school,
                 defaultTier,
@@ -109,7 +118,7 @@ public record SurveySettings(
                 plainShare,
                 area,
                 who.distinct().sorted().toList(),
-                records.stream().sorted().toList(),
+                known.stream().sorted().toList(),
                 null);
     }
 }

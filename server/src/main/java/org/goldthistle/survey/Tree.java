@@ -39,6 +39,11 @@ class Tree {
     private String plainTaxon;
     private UUID cloneOf;
 
+    @JdbcTypeCode(SqlTypes.JSON)
+    private VigourBody vigour;
+
+    private boolean favoured;
+
     @Column(updatable = false) // afterwards it follows from what is signed
     private String standsAs;
 
@@ -74,6 +79,8 @@ class Tree {
         this.groupId = body.groupId();
         this.plainTaxon = body.plainTaxon() == null ? null : body.plainTaxon().strip();
         this.cloneOf = body.cloneOf();
+        this.vigour = body.vigour() == null ? null : body.vigour().orNull();
+        this.favoured = Boolean.TRUE.equals(body.favoured());
     }
 
     UUID id() {
@@ -114,6 +121,8 @@ class Tree {
                 groupId,
                 plainTaxon,
                 cloneOf,
+                vigour,
+                favoured ? true : null,
                 null);
     }
 

@@ -1,6 +1,7 @@
 package org.goldthistle.survey;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
@@ -27,6 +28,8 @@ import org.springframework.lang.Nullable;
  * @param groupId the confusable group it belongs to; exactly one of this and the next is given
  * @param plainTaxon scientific name of a taxon that nobody doubts
  * @param cloneOf the stem of the same clone that bears its call; null: it bears its own
+ * @param vigour how it does; null: nothing was noted
+ * @param favoured whether it is one to favour when its neighbours are thinned; null: it is not
  * @param version of what was changed; null: a new tree
  */
 public record TreeBody(
@@ -51,7 +54,42 @@ public record TreeBody(
         @Nullable String groupId,
         @Nullable @Size(min = 3, max = 120) String plainTaxon,
         @Nullable UUID cloneOf,
+        @Nullable @Valid VigourBody vigour,
+        @Nullable Boolean favoured,
         @Nullable Integer version) {
+
+    /** One of which nothing was noted. */
+    public TreeBody(
+            int tag,
+            double azimuthDegrees,
+            double distanceMetres,
+            int diameterMillimetres,
+            @Nullable Integer heightDecimetres,
+            String stage,
+            String origin,
+            @Nullable List<String> habitat,
+            String conditionNotes,
+            @Nullable String groupId,
+            @Nullable String plainTaxon,
+            @Nullable UUID cloneOf,
+            @Nullable Integer version) {
+        this(
+                tag,
+                azimuthDegrees,
+                distanceMetres,
+                diameterMillimetres,
+                heightDecimetres,
+                stage,
+                origin,
+                habitat,
+                conditionNotes,
+                groupId,
+                plainTaxon,
+                cloneOf,
+                null,
+                null,
+                version);
+    }
 
     /** @throws org.goldthistle.core.RefusedException with everything that cannot be true in a plot of that radius */
     public void requireTrue(double plotRadiusMetres) {
@@ -84,6 +122,9 @@ public record TreeBody(
         if (habitat != null) {
             PlotBody.requireHabitat(refusals, habitat);
         }
+        if (vigour != null) {
+            refusals.attempt("vigour", vigour::toVigour, null);
+        }
         refusals.require(
                 (groupId == null) != (plainTaxon == null || plainTaxon.isBlank()),
                 "groupId",
@@ -106,6 +147,8 @@ public record TreeBody(
                 groupId,
                 plainTaxon == null ? null : plainTaxon.strip(),
                 cloneOf,
+                vigour == null ? null : vigour.orNull(),
+                Boolean.TRUE.equals(favoured) ? true : null,
                 null);
     }
 }

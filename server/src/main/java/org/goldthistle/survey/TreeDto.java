@@ -24,6 +24,8 @@ record TreeDto(
         @Nullable String groupId,
         @Nullable String plainTaxon,
         @Nullable UUID cloneOf,
+        @Nullable VigourBody vigour,
+        @Nullable Boolean favoured,
         int version) {
     static TreeDto of(Tree tree) {
         TreeBody body = tree.body();
@@ -42,6 +44,8 @@ record TreeDto(
                 body.groupId(),
                 body.plainTaxon(),
                 body.cloneOf(),
+                body.vigour(),
+                body.favoured(),
                 tree.version());
     }
 }

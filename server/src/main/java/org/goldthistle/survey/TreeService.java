@@ -33,7 +33,7 @@ public class TreeService {
     private final TreeRepository trees;
     private final PlotService plots;
     private final SurveyService surveys;
-    private final TreeCalls calls;
+    private final List<TreeCalls> kept;
     private final AuditTrail audit;
     private final Turns turns;
     private final JdbcClient jdbc;
@@ -44,7 +44,7 @@ public class TreeService {
             TreeRepository trees,
             PlotService plots,
             SurveyService surveys,
-            TreeCalls calls,
+            List<TreeCalls> kept,
             AuditTrail audit,
             Turns turns,
             JdbcClient jdbc,
@@ -53,7 +53,7 @@ public class TreeService {
         this.trees = trees;
         this.plots = plots;
         this.surveys = surveys;
-        this.calls = calls;
+        this.kept = kept;
         this.audit = audit;
         this.turns = turns;
         this.jdbc = jdbc;
@@ -249,11 +249,11 @@ public class TreeService {
     }
 
     private void refuseTouched(Tree tree) {
-        if (calls.isTouched(tree.id())) {
+        if (kept.stream().anyMatch(one -> one.isTouched(tree.id()))) {
             throw Problem.unfit(
                     ProblemType.ALREADY_READ,
-                    "Tree " + tree.tag() + " has been read on the Bench, so it can neither become a plain taxon, nor"
-                            + " join another stem, nor be struck. It was kept as it is; sign what it is on the"
+                    "Tree " + tree.tag() + " has been read on the Bench, or a sample of it was asked for, so it can"
+                            + " neither become a plain taxon, nor join another stem, nor be struck. It was kept as it is; sign what it is on the"
                             + " Bench.");
         }
     }

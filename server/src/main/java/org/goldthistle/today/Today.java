@@ -66,7 +66,8 @@ class Today {
                 settle(surveyId, observer.id(), month, titles),
                 prospect.now(),
                 prospect.waiting(),
-                prospect.unplayed());
+                prospect.unplayed(),
+                samples(surveyId));
     }
 
     private List<TodayDto.PlotToWalk> walk(UUID surveyId, UUID observerId, int month) {
@@ -145,6 +146,27 @@ class Today {
             }
         }
         return new Prospect(now, waiting, unplayed);
+    }
+
+    /** What is to be taken, and what came back, each by plot and tag. */
+    private List<TodayDto.SampleToday> samples(UUID surveyId) {
+        return jdbc.sql("select t.id, p.code plot, t.tag, x.code, x.tissue, l.step = 'answered' came_back, k.id case_id"
+                        + " from sample x join tree t on t.id = x.tree_id join plot p on p.id = t.plot_id"
+                        + " cross join lateral (select step from sample_step where sample_id = x.id"
+                        + " order by entry_order desc limit 1) l"
+                        + " left join lateral (select id from review_case where tree_id = t.id order by opened_at desc limit 1) k"
+                        + " on true where x.survey_id = ? and l.step in ('asked', 'answered')"
+                        + " order by came_back desc, p.code, t.tag, x.code")
+                .param(surveyId)
+                .query((row, i) -> new TodayDto.SampleToday(
+                        row.getObject("id", UUID.class),
+                        row.getString("plot"),
+                        row.getInt("tag"),
+                        row.getString("code"),
+                        row.getString("tissue"),
+                        row.getBoolean("came_back"),
+                        row.getObject("case_id", UUID.class)))
+                .list();
     }
 
     private Map<String, String> titles() {

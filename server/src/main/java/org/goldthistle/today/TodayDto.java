@@ -3,6 +3,8 @@ package org.goldthistle.today;
 import java.util.List;
 import java.util.UUID;
 import org.goldthistle.call.Thistle;
+import org.goldthistle.core.CodeOf;
+import org.goldthistle.core.laboratory.Tissue;
 import org.springframework.lang.Nullable;
 
 /**
@@ -12,6 +14,7 @@ import org.springframework.lang.Nullable;
  * @param walk plots with trees that nobody signed yet
  * @param settle their own contested calls that this month can settle, the likeliest first
  * @param waiting their own contested calls that this month cannot settle, by the month that can
+ * @param samples that are to be taken, or that came back and are not weighed yet
  * @param unplayed contested calls whose months are still being played through
  */
 record TodayDto(
@@ -21,7 +24,24 @@ record TodayDto(
         List<CallToSettle> settle,
         int settleInAll,
         List<Waiting> waiting,
-        int unplayed) {
+        int unplayed,
+        List<SampleToday> samples) {
+
+    /**
+     * A sample for the laboratory.
+     *
+     * @param code on its label
+     * @param cameBack whether a result is there; otherwise it is to be taken
+     * @param caseId the review that it is weighed in; null: there is none
+     */
+    record SampleToday(
+            UUID treeId,
+            String plotCode,
+            int tag,
+            String code,
+            @CodeOf(Tissue.class) String tissue,
+            boolean cameBack,
+            @Nullable UUID caseId) {}
 
     /** A plot with its open trees, and how many of those this observer has begun. */
     record PlotToWalk(UUID id, String code, int open, int begun, int comeBackNow) {}

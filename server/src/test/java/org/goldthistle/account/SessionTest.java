@@ -1,6 +1,7 @@
 package org.goldthistle.account;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.Duration;
@@ -118,6 +119,34 @@ class SessionTest extends ServerTest {
         laptop.delete("/api/session/everywhere").expect(204);
 
         assertThat(news.orTimeout(30, TimeUnit.SECONDS).join()).contains("open").doesNotContain("event:case");
+    }
+
+    @Test
+    void pages_are_told_when_news_come_again_after_the_line_to_the_database_broke() {
+        Caller tablet = signedIn("Wren");
+        CompletableFuture<String> news = tablet.stream(surveyPath() + "/review/news");
+        List<Integer> was = listening(List.of(0));
+
+        jdbc.sql("select pg_terminate_backend(pid) from unnest(cast(? as int[])) pid")
+                .param(was.toArray(Integer[]::new))
+                .query(Boolean.class)
+                .list();
+
+        listening(was);
+        signedIn("Wren").delete("/api/session/everywhere").expect(204);
+        assertThat(news.orTimeout(30, TimeUnit.SECONDS).join()).contains("event:again");
+    }
+
+    /** Those who listen at the database and are not gone; somebody does within half a minute. */
+    private List<Integer> listening(List<Integer> gone) {
+        return await().atMost(30, TimeUnit.SECONDS)
+                .until(
+                        () -> jdbc.sql("select pid from pg_stat_activity where datname = current_database()"
+                                        + " and query like 'listen %' and pid not in (:gone)")
+                                .param("gone", gone)
+                                .query(Integer.class)
+                                .list(),
+                        found -> !found.isEmpty());
     }
 
     @Test

@@ -103,7 +103,7 @@ class BenchTest extends ServerTest {
                 siskin.put(treePath(9) + "/group", Map.of("groupId", "sallows")).expect(200);
         assertThat(back.path("gate")).hasSize(1);
         assertThat(back.path("readings")).hasSize(1);
-        siskin.put(treePath(9) + "/group", Map.of("groupId", "oaks")).expectProblem(404, "no-such-group");
+        siskin.put(treePath(9) + "/group", Map.of("groupId", "palms")).expectProblem(404, "no-such-group");
     }
 
     @Test

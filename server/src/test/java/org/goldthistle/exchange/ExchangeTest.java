@@ -23,6 +23,22 @@ import org.junit.jupiter.api.Test;
 /** Surveys in and out as files. */
 class ExchangeTest extends ImportedSurvey {
     @Test
+    void what_leaves_and_is_no_table_of_plots_and_trees_is_told_when_it_comes_back() {
+        Map.of(
+                        "/determinations.csv", "a table of signatures, which nobody gives for somebody else",
+                        "/readings.csv", "a table of readings, which belong to whoever made them",
+                        "/darwin-core.zip", "an archive")
+                .forEach((what, words) -> assertThat(sendBytes(lead.bytes(surveyPath() + what))
+                                .expectProblem(422, "unreadable-file")
+                                .toString())
+                        .contains(words, "Nothing was kept"));
+        for (String layer : List.of("plots", "trees", "both")) {
+            sendBytes(lead.bytes(surveyPath() + "/export.geojson?layer=" + layer))
+                    .expect(200);
+        }
+    }
+
+    @Test
     void a_table_is_checked_and_stored_with_its_plots() {
         String file = checked(
                 HEADING + "Beck 1,55.03,-20.38,12,1,0,3.5,21.4,mature,wild,birches,,\n"
@@ -121,6 +137,75 @@ class ExchangeTest extends ImportedSurvey {
 
         assertThat(undetermined(text(lead.get(path() + "/export.csv"))))
                 .isEqualTo(undetermined(text(lead.get(surveyPath() + "/export.csv"))));
+    }
+
+    @Test
+    void readings_leave_with_what_they_were_taken_from() throws IOException {
+        read(readTree());
+
+        assertThat(text(lead.get(path() + "/readings.csv")).lines().skip(1).map(ExchangeTest::withoutDay))
+                .containsExactly(
+                        "Beck 1,1,birches,1,ltf,\"LTF, leaf tooth factor\",Treecreeper,DAY,seen,1,,,3,,,4,1,,,",
+                        "Beck 1,1,birches,1,ltf,\"LTF, leaf tooth factor\",Treecreeper,DAY,seen,2,,,2,,,,,,,",
+                        "Beck 1,1,birches,1,dft,\"DFT, stalk to first tooth\",Treecreeper,DAY,seen,1,,,10.25,mm,0.2,,,,,",
+                        "Beck 1,1,birches,1,twig-hairs,Hairs on one-year twigs,Treecreeper,DAY,not seen,,,,,,,,,,,");
+        String map = text(lead.get(path() + "/export.geojson"));
+        assertThat(map).contains("\"error\":0.2", "\"parts\":[4.0,1.0]");
+        assertThat(sendBytes(map.getBytes(StandardCharsets.UTF_8)).expect(200).toString())
+                .doesNotContain("readings");
+    }
+
+    @Test
+    void readings_of_others_leave_once_they_are_signed_and_as_they_were() throws IOException {
+        String tree = readTree();
+        read(tree);
+        assertThat(text(signedIn("Wren").get(path() + "/readings.csv")).lines())
+                .as("somebody else, before it is signed")
+                .hasSize(1);
+        List<String> ids = new ArrayList<>();
+        lead.get(path() + "/trees/" + tree + "/bench")
+                .expect(200)
+                .path("readings")
+                .forEach(one -> ids.add(one.path("id").asText()));
+        lead.put(path() + "/trees/" + tree + "/determinations/" + UUID.randomUUID(), signature("group", ids))
+                .expect(200);
+        read(tree, Map.of("character", "dft", "values", List.of(19), "notSeen", false)); // since
+
+        assertThat(text(signedIn("Wren").get(path() + "/readings.csv")))
+                .as("somebody else sees what was signed, and nothing since")
+                .contains(",10.25,mm,0.2,")
+                .doesNotContain(",19,mm");
+        assertThat(text(lead.get(path() + "/readings.csv"))).contains(",19,mm").doesNotContain(",10.25,");
+    }
+
+    /** The only tree of a survey, by its id. */
+    private String readTree() throws IOException {
+        String file = checked(HEADING + "Beck 1,55.03,-20.38,12,1,0,3.5,21.4,mature,wild,birches,,\n", 0);
+        lead.put(file + "/stored", Map.of()).expect(200);
+        ended(file, "stored");
+        String plot = lead.get(path() + "/plots").expect(200).at("/0/id").asText();
+        return lead.get(path() + "/plots/" + plot + "/trees")
+                .expect(200)
+                .at("/0/id")
+                .asText();
+    }
+
+    private void read(String tree) {
+        read(tree, Map.of("character", "dft", "values", List.of(9), "notSeen", false));
+        List<Object> taken = List.of(Map.of("parts", List.of(4, 1)), Map.of());
+        read(tree, Map.of("character", "ltf", "values", List.of(3, 2), "notSeen", false, "taken", taken));
+        List<Object> off = List.of(Map.of("error", 0.2));
+        read(tree, Map.of("character", "dft", "values", List.of(10.25), "notSeen", false, "taken", off));
+        read(tree, Map.of("character", "twig-hairs", "notSeen", true));
+    }
+
+    private void read(String tree, Map<String, Object> reading) {
+        lead.put(path() + "/trees/" + tree + "/readings/" + UUID.randomUUID(), reading)
+                .expect(200);
+    }
+
+    private static String withoutDay(String row) {
+        return row.replaceAll("\\d{4}-\\d\\d-\\d\\d", "DAY");
     }
 
     @Test

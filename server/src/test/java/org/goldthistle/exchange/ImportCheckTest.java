@@ -94,7 +94,7 @@ class ImportCheckTest extends ImportedSurvey {
                         + "Beck 1,,,,2,90,14,9,pole,,birches,,\n"
                         + "Beck 1,,,,2,90,4,9,pole,,birches,,\n"
                         + "Beck 1,,,,3,90,4,many,pole,,birches,,\n"
-                        + "Beck 1,,,,4,90,4,9,pole,,oaks,,\n"
+                        + "Beck 1,,,,4,90,4,9,pole,,palms,,\n"
                         + "Beck 1,,,,5,90,4,9,pole,,birches,,77\n"
                         + "Sea 1,55.03,-21.9,12,,,,,,,,,\n"
                         + ",,,,6,90,4,9,pole,,birches,,\n",

@@ -157,7 +157,7 @@ class LessonsTest extends TreeUnderReview {
         JsonNode problem = redpoll.putBytes(to + "?groupId=alders", oak.getBytes(StandardCharsets.UTF_8))
                 .expectProblem(422, "not-verified-trees");
         assertThat(problem.path("detail").asText()).contains("\"oak\"", "Nothing of it was taken");
-        redpoll.putBytes(to + "?groupId=oaks", DrawnFile.ofAlders(1)).expectProblem(422, "no-such-group");
+        redpoll.putBytes(to + "?groupId=palms", DrawnFile.ofAlders(1)).expectProblem(422, "no-such-group");
         redpoll.putBytes(to + "?groupId=alders", new byte[] {(byte) 0xff}).expectProblem(422, "not-text");
         redpoll.putBytes(to + "?groupId=alders", new byte[VerifiedFiles.LARGEST + 1])
                 .expectProblem(422, "file-too-large");

@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.net.URLDecoder;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
@@ -12,6 +15,8 @@ import org.goldthistle.ServerTest;
 import org.goldthistle.formats.BuiltInLibrary;
 import org.goldthistle.formats.GroupSheetJson;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 
 class SheetTest extends ServerTest {
@@ -94,6 +99,42 @@ class SheetTest extends ServerTest {
         assertThat(state.findValuesAsText("characterId")).contains("fruit-collar");
         assertThat(dipper.get("/api/sheets/names?find=xylophone").expect(200)).isEmpty();
         assertThat(dipper.get("/api/sheets/names?find=%20").expect(200)).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "Kreuzdorn,common buckthorn",
+        "abele,white poplar",
+        "R%C3%B6nn,rowan",
+        "Quercus%20pedunculata,pedunculate oak"
+    })
+    void a_taxon_is_found_by_what_it_is_called_elsewhere_and_the_answer_says_so(String typed, String name) {
+        JsonNode found = signedIn("Dipper")
+                .get("/api/sheets/names?find=" + typed)
+                .expect(200)
+                .get(0);
+
+        assertThat(found.get("name").asText()).isEqualTo(name);
+        assertThat(found.get("kind").asText()).isEqualTo("taxon");
+        assertThat(found.get("foundBy").asText())
+                .containsIgnoringCase(URLDecoder.decode(typed, StandardCharsets.UTF_8));
+    }
+
+    @Test
+    void a_tree_that_no_sheet_holds_leads_to_the_groups_that_come_near() {
+        JsonNode found =
+                signedIn("Dipper").get("/api/sheets/names?find=hornbeam").expect(200);
+
+        assertThat(found.findValuesAsText("kind")).startsWith("other", "other", "other");
+        assertThat(found.findValuesAsText("groupId")).contains("alders", "birches", "whitebeams");
+        assertThat(found.at("/0/name").asText()).isEqualTo("hornbeam");
+        assertThat(found.at("/0/beside").asText()).isEqualTo("Carpinus betulus");
+    }
+
+    @Test
+    void every_group_that_comes_near_another_tree_is_in_the_library() {
+        assertThat(new OtherTaxa(new ObjectMapper()).all().values())
+                .allSatisfy(other -> assertThat(BuiltInLibrary.GROUPS).containsAll(other.near()));
     }
 
     @Test

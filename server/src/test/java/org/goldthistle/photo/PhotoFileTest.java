@@ -18,32 +18,32 @@ import java.util.Arrays;
 import java.util.zip.CRC32;
 import java.util.zip.DeflaterOutputStream;
 import javax.imageio.ImageIO;
+import org.goldthistle.PlacedPicture;
+import org.goldthistle.picture.PictureKind;
 import org.goldthistle.platform.Problem;
 import org.junit.jupiter.api.Test;
 
 /** Photos with a position in them, written here byte by byte as cameras do. */
 class PhotoFileTest {
-    private static final int TURNED = 6; // of the eight ways in which Exif turns a picture
-
     @Test
     void a_jpeg_loses_its_position_and_keeps_its_picture_and_which_way_up_it_is() throws Exception {
-        byte[] sent = jpegWith(exif());
+        byte[] sent = PlacedPicture.jpeg();
         assertThat(position(sent)).isNotNull();
 
         PhotoFile kept = PhotoFile.read(sent, false);
 
-        assertThat(kept.kind()).isEqualTo(PhotoKind.JPEG);
+        assertThat(kept.kind()).isEqualTo(PictureKind.JPEG);
         assertThat(position(kept.content())).isNull();
         assertThat(metadata(kept.content())
                         .getFirstDirectoryOfType(ExifIFD0Directory.class)
                         .getInt(ExifIFD0Directory.TAG_ORIENTATION))
-                .isEqualTo(TURNED);
+                .isEqualTo(PlacedPicture.TURNED);
         assertSamePicture(kept.content(), sent);
     }
 
     @Test
     void what_hangs_on_behind_a_jpeg_goes_too() throws Exception {
-        byte[] picture = jpegWith(exif());
+        byte[] picture = PlacedPicture.jpeg();
         byte[] sent = Arrays.copyOf(picture, picture.length + 5000);
         System.arraycopy(picture, 0, sent, picture.length, picture.length);
 
@@ -53,25 +53,28 @@ class PhotoFileTest {
 
     @Test
     void a_png_loses_its_descriptions_and_keeps_its_picture() throws Exception {
-        byte[] plain = encoded("png");
-        byte[] sent = afterHeader(
-                plain, 33, chunk("eXIf", exif()), chunk("tEXt", "Place\0Tarnholt".getBytes(StandardCharsets.US_ASCII)));
+        byte[] plain = PlacedPicture.encoded("png");
+        byte[] sent = PlacedPicture.after(
+                plain,
+                33,
+                chunk("eXIf", PlacedPicture.exif()),
+                chunk("tEXt", "Place\0Tarnholt".getBytes(StandardCharsets.US_ASCII)));
         assertThat(position(sent)).isNotNull();
 
         PhotoFile kept = PhotoFile.read(sent, false);
 
-        assertThat(kept.kind()).isEqualTo(PhotoKind.PNG);
+        assertThat(kept.kind()).isEqualTo(PictureKind.PNG);
         assertThat(kept.content()).isEqualTo(plain);
     }
 
     @Test
     void a_webp_loses_its_descriptions_and_says_so_in_its_head() throws Exception {
-        byte[] sent = webpWith(exif());
+        byte[] sent = webpWith(PlacedPicture.exif());
         assertThat(position(sent)).isNotNull();
 
         PhotoFile kept = PhotoFile.read(sent, false);
 
-        assertThat(kept.kind()).isEqualTo(PhotoKind.WEBP);
+        assertThat(kept.kind()).isEqualTo(PictureKind.WEBP);
         assertThat(position(kept.content())).isNull();
         assertThat(kept.content()[20] & 0x08).isZero();
         assertThat(ByteBuffer.wrap(kept.content())
@@ -85,7 +88,7 @@ class PhotoFileTest {
 
     @Test
     void a_survey_that_keeps_positions_keeps_the_file_as_it_was_sent() throws Exception {
-        byte[] sent = jpegWith(exif());
+        byte[] sent = PlacedPicture.jpeg();
 
         assertThat(PhotoFile.read(sent, true).content()).isEqualTo(sent);
     }
@@ -102,7 +105,8 @@ class PhotoFileTest {
 
     @Test
     void a_picture_that_breaks_off_is_refused() throws Exception {
-        for (byte[] whole : new byte[][] {jpegWith(exif()), encoded("png"), webpWith(exif())}) {
+        for (byte[] whole :
+                new byte[][] {PlacedPicture.jpeg(), PlacedPicture.encoded("png"), webpWith(PlacedPicture.exif())}) {
             byte[] half = Arrays.copyOf(whole, whole.length - 20);
 
             assertThatExceptionOfType(Problem.class)
@@ -120,7 +124,7 @@ class PhotoFileTest {
                 deflater.write(zeros);
             }
         }
-        byte[] plain = encoded("png");
+        byte[] plain = PlacedPicture.encoded("png");
         for (String name : new String[] {"zTXt", "iTXt", "iCCP", "prVt"}) {
             byte[] head = (name.equals("iTXt") ? "Note\0\1\0\0\0" : "Note\0\0").getBytes(StandardCharsets.US_ASCII);
             byte[] bomb = ByteBuffer.allocate(head.length + packed.size())
@@ -128,7 +132,7 @@ class PhotoFileTest {
                     .put(packed.toByteArray())
                     .array();
 
-            assertThat(PhotoFile.read(afterHeader(plain, 33, chunk(name, bomb)), false)
+            assertThat(PhotoFile.read(PlacedPicture.after(plain, 33, chunk(name, bomb)), false)
                             .content())
                     .isEqualTo(plain);
         }
@@ -137,9 +141,9 @@ class PhotoFileTest {
     @Test
     void a_length_that_cannot_be_and_more_pixels_than_are_kept_are_refused_in_words() throws Exception {
         for (int length : new int[] {Integer.MAX_VALUE, Integer.MAX_VALUE - 11, -1}) {
-            byte[] png = encoded("png");
+            byte[] png = PlacedPicture.encoded("png");
             ByteBuffer.wrap(png).putInt(8, length);
-            byte[] webp = webpWith(exif());
+            byte[] webp = webpWith(PlacedPicture.exif());
             ByteBuffer.wrap(webp).order(ByteOrder.LITTLE_ENDIAN).putInt(16, length);
             for (byte[] broken : new byte[][] {png, webp}) {
                 assertThatExceptionOfType(Problem.class)
@@ -147,7 +151,7 @@ class PhotoFileTest {
                         .withMessageContaining("not a picture");
             }
         }
-        byte[] huge = encoded("png");
+        byte[] huge = PlacedPicture.encoded("png");
         ByteBuffer.wrap(huge).putInt(16, 60_000).putInt(20, 60_000);
         assertThatExceptionOfType(Problem.class)
                 .isThrownBy(() -> PhotoFile.read(huge, true))
@@ -178,50 +182,6 @@ class PhotoFileTest {
         assertThat(a.getRGB(0, 0, 16, 12, null, 0, 16)).isEqualTo(b.getRGB(0, 0, 16, 12, null, 0, 16));
     }
 
-    private static byte[] encoded(String format) throws IOException {
-        var picture = new BufferedImage(16, 12, BufferedImage.TYPE_INT_RGB);
-        for (int i = 0; i < 16 * 12; i++) {
-            picture.setRGB(i % 16, i / 16, i * 52_301);
-        }
-        var content = new ByteArrayOutputStream();
-        ImageIO.write(picture, format, content);
-        return content.toByteArray();
-    }
-
-    /** A TIFF directory with an orientation and one of position with a latitude's letter. */
-    private static byte[] exif() {
-        return ByteBuffer.allocate(56)
-                .put("MM".getBytes(StandardCharsets.US_ASCII))
-                .putShort((short) 42)
-                .putInt(8)
-                .putShort((short) 2)
-                .put(entry(0x0112, 3, TURNED << 16))
-                .put(entry(0x8825, 4, 38)) // the position's directory follows this one
-                .putInt(0)
-                .putShort((short) 1)
-                .put(entry(0x0001, 2, 'N' << 24))
-                .array();
-    }
-
-    private static byte[] entry(int tag, int type, int value) {
-        return ByteBuffer.allocate(12)
-                .putShort((short) tag)
-                .putShort((short) type)
-                .putInt(type == 2 ? 2 : 1)
-                .putInt(value)
-                .array();
-    }
-
-    private static byte[] jpegWith(byte[] exif) throws IOException {
-        byte[] head = ByteBuffer.allocate(10 + exif.length)
-                .putShort((short) 0xFFE1)
-                .putShort((short) (8 + exif.length))
-                .put("Exif\0\0".getBytes(StandardCharsets.US_ASCII))
-                .put(exif)
-                .array();
-        return afterHeader(encoded("jpg"), 2, head);
-    }
-
     private static byte[] chunk(String name, byte[] content) {
         var sum = new CRC32();
         sum.update(name.getBytes(StandardCharsets.US_ASCII));
@@ -249,15 +209,5 @@ class PhotoFileTest {
                 .put(pixel);
         file.put("EXIF".getBytes(StandardCharsets.US_ASCII)).putInt(exif.length).put(exif);
         return file.array();
-    }
-
-    private static byte[] afterHeader(byte[] file, int header, byte[]... parts) {
-        var whole = new ByteArrayOutputStream();
-        whole.write(file, 0, header);
-        for (byte[] part : parts) {
-            whole.writeBytes(part);
-        }
-        whole.write(file, header, file.length - header);
-        return whole.toByteArray();
     }
 }

@@ -12,6 +12,7 @@ import java.util.UUID;
 import javax.imageio.ImageIO;
 import org.goldthistle.Caller;
 import org.goldthistle.ServerTest;
+import org.goldthistle.SmallPicture;
 import org.junit.jupiter.api.Test;
 
 class PhotoTest extends ServerTest {
@@ -20,21 +21,22 @@ class PhotoTest extends ServerTest {
     void a_photo_is_kept_once_with_its_print_and_shown_to_its_observer() throws IOException {
         Caller siskin = signedIn("Siskin");
         String path = photo(31);
-        siskin.putBytes(path + "?character=thorns", picture(1)).expect(200);
+        siskin.putBytes(path + "?character=thorns", SmallPicture.png(1)).expect(200);
 
-        JsonNode bench = siskin.putBytes(path + "?character=thorns", picture(1)).expect(200);
+        JsonNode bench =
+                siskin.putBytes(path + "?character=thorns", SmallPicture.png(1)).expect(200);
 
         assertThat(bench.at("/state/photos")).hasSize(1);
         assertThat(bench.at("/state/photos/0/character").asText()).isEqualTo("thorns");
         assertThat(bench.at("/state/photos/0/sha256").asText()).matches("[0-9a-f]{64}");
         assertThat(siskin.get(path).contentType()).isEqualTo("image/png");
-        siskin.putBytes(path + "?character=thorns", picture(2)).expectProblem(409, "id-taken");
+        siskin.putBytes(path + "?character=thorns", SmallPicture.png(2)).expectProblem(409, "id-taken");
     }
 
     @Test
     void a_call_has_no_more_photos_than_are_kept() throws IOException {
         Caller siskin = signedIn("Siskin");
-        byte[] picture = picture(7);
+        byte[] picture = SmallPicture.png(7);
         for (int i = 0; i < 60; i++) {
             siskin.putBytes(photo(16), picture).expect(200);
         }
@@ -47,7 +49,7 @@ class PhotoTest extends ServerTest {
         Caller siskin = signedIn("Siskin");
 
         for (String type : new String[] {"image/jpeg", "image/png", "application/json", "text/plain"}) {
-            siskin.putBytes(type, photo(9), picture(1)).expect(200);
+            siskin.putBytes(type, photo(9), SmallPicture.png(1)).expect(200);
         }
     }
 
@@ -55,7 +57,7 @@ class PhotoTest extends ServerTest {
     void a_photo_of_an_unsigned_call_is_nobody_else_s_and_a_signed_one_is_the_crew_s() throws IOException {
         Caller siskin = signedIn("Siskin");
         String path = photo(24);
-        siskin.putBytes(path, picture(3)).expect(200);
+        siskin.putBytes(path, SmallPicture.png(3)).expect(200);
         Caller dipper = signedIn("Dipper");
         dipper.get(path).expectProblem(404, "no-such-photo");
 
@@ -71,8 +73,8 @@ class PhotoTest extends ServerTest {
         Caller dipper = signedIn("Dipper");
         dipper.putBytes(photo(4), "no picture".getBytes()).expectProblem(422, "unfit-photo");
         dipper.putBytes(photo(4), new byte[13 * 1024 * 1024]).expectProblem(422, "unfit-photo");
-        dipper.putBytes(photo(4) + "?character=ears", picture(4)).expectProblem(422, "no-such-character");
-        dipper.putBytes(photo(4).replace("/trees/", "/trees/" + UUID.randomUUID() + "/x"), picture(4))
+        dipper.putBytes(photo(4) + "?character=ears", SmallPicture.png(4)).expectProblem(422, "no-such-character");
+        dipper.putBytes(photo(4).replace("/trees/", "/trees/" + UUID.randomUUID() + "/x"), SmallPicture.png(4))
                 .expect(404);
     }
 
@@ -99,13 +101,5 @@ class PhotoTest extends ServerTest {
 
     private static String photo(int tag) {
         return treePath(tag) + "/photos/" + UUID.randomUUID();
-    }
-
-    private static byte[] picture(int colour) throws IOException {
-        var picture = new BufferedImage(8, 8, BufferedImage.TYPE_INT_RGB);
-        picture.setRGB(3, 3, colour * 99_991);
-        var content = new ByteArrayOutputStream();
-        ImageIO.write(picture, "png", content);
-        return content.toByteArray();
     }
 }

@@ -3,17 +3,13 @@ package org.goldthistle.race;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.BiFunction;
-import javax.imageio.ImageIO;
 import org.goldthistle.Caller;
+import org.goldthistle.SmallPicture;
 
 /** Work on the Bench and on reviews, twice at one instant. */
 class BenchRaceTest extends RaceCase {
@@ -46,7 +42,8 @@ class BenchRaceTest extends RaceCase {
                 of + "determinations/{determinationId}",
                 "/determinations/",
                 (caller, path) -> caller.put(path, signature("group"))));
-        all.add(byOneAndByTwo(of + "photos/{photoId}", "/photos/", (caller, path) -> caller.putBytes(path, picture())));
+        all.add(byOneAndByTwo(
+                of + "photos/{photoId}", "/photos/", (caller, path) -> caller.putBytes(path, SmallPicture.png(1))));
         all.add(new Race(of + "readings/{readingId}", "the same one twice", () -> {
             UUID stem = newStem();
             String path = trees(stem) + "/readings/" + UUID.randomUUID();
@@ -93,16 +90,6 @@ class BenchRaceTest extends RaceCase {
 
     private int count(String sql, UUID id) {
         return jdbc.sql(sql).param(id).query(Integer.class).single();
-    }
-
-    private static byte[] picture() {
-        try {
-            var content = new ByteArrayOutputStream();
-            ImageIO.write(new BufferedImage(8, 8, BufferedImage.TYPE_INT_RGB), "png", content);
-            return content.toByteArray();
-        } catch (IOException broken) {
-            throw new UncheckedIOException(broken);
-        }
     }
 
     private void reviews(List<Race> all) {

@@ -20,8 +20,14 @@ class EveryWriteIsRacedTest extends ServerTest {
     @Test
     void no_write_is_left_out() {
         Set<String> raced = new TreeSet<>();
-        for (RaceCase some :
-                List.of(new SurveyRaceTest(), new BenchRaceTest(), new PeopleRaceTest(), new FileRaceTest())) {
+        for (RaceCase some : List.of(
+                new SurveyRaceTest(),
+                new BenchRaceTest(),
+                new PeopleRaceTest(),
+                new FileRaceTest(),
+                new PracticeRaceTest(),
+                new ControlRaceTest(),
+                new SampleRaceTest())) {
             some.races().forEach(race -> raced.add(race.endpoint()));
         }
         Set<String> writes = new TreeSet<>();

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.goldthistle.Pictures;
 import org.goldthistle.learning.DrawnFile;
 
 /** Files and drafts, twice at one instant. */
@@ -50,6 +51,10 @@ class FileRaceTest extends RaceCase {
     }
 
     private void drafts(List<Race> all) {
+        all.add(new Race("PUT /api/sheet-pictures", "the same one twice", () -> {
+            byte[] picture = Pictures.png();
+            return same(() -> redpoll.putBytes("/api/sheet-pictures", picture), BOTH);
+        }));
         String of = "/api/drafts/{draftId}";
         all.add(new Race("PUT " + of, "one id twice", () -> {
             String path = "/api/drafts/" + UUID.randomUUID();

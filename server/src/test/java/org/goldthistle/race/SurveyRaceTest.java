@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +17,7 @@ class SurveyRaceTest extends RaceCase {
     List<Race> races() {
         List<Race> all = new ArrayList<>();
         surveys(all);
+        seasons(all);
         plots(all);
         trees(all);
         return all;
@@ -52,6 +54,59 @@ class SurveyRaceTest extends RaceCase {
                                 .expectProblem(409, "survey-closed");
                     });
         }));
+    }
+
+    private void seasons(List<Race> all) {
+        all.add(new Race("PUT /api/surveys/{surveyId}/season/plan", "two plans", () -> {
+            String path = newSurvey() + "/season/plan";
+            return new Round(() -> lead.put(path, plan(100)), () -> lead.put(path, plan(200)), BOTH);
+        }));
+        all.add(new Race("PUT /api/surveys/{surveyId}/season/lines", "two maps", () -> {
+            String path = newSurvey() + "/season/lines";
+            byte[] map = "{\"type\":\"LineString\",\"coordinates\":[[5,54],[5.1,54]]}".getBytes(StandardCharsets.UTF_8);
+            return new Round(() -> lead.putBytes(path, map), () -> lead.putBytes(path, map), BOTH);
+        }));
+        String next = "PUT /api/surveys/{surveyId}/season/next";
+        all.add(new Race(next, "one season by two taps", () -> {
+            String path = newSurvey() + "/season/next";
+            UUID id = UUID.randomUUID();
+            return same(() -> lead.put(path, nextSeason(id, "After " + id)), BOTH);
+        }));
+        all.add(new Race(next, "one season by two leads' pages", () -> {
+            String path = newSurvey() + "/season/next";
+            String name = "After " + UUID.randomUUID();
+            return new Round(
+                    () -> lead.put(path, nextSeason(UUID.randomUUID(), name)),
+                    () -> lead.put(path, nextSeason(UUID.randomUUID(), name)),
+                    ONE);
+        }));
+        all.add(new Race("PUT /api/surveys/{surveyId}/exchange-rules", "two licences", () -> {
+            String path = newSurvey() + "/exchange-rules";
+            return new Round(
+                    () -> lead.put(path, archive("CC BY 4.0")), () -> lead.put(path, archive("CC0 1.0")), BOTH);
+        }));
+    }
+
+    private static Map<String, Object> nextSeason(UUID id, String name) {
+        return Map.of("id", id, "name", name, "season", 2150);
+    }
+
+    private static Map<String, Object> archive(String license) {
+        return Map.of(
+                "license",
+                license,
+                "rightsHolder",
+                "",
+                "pseudonyms",
+                false,
+                "coarseMetres",
+                0,
+                "coarseTaxa",
+                List.of());
+    }
+
+    private static Map<String, Object> plan(int trees) {
+        return Map.of("trees", trees, "begins", "2026-05-01", "ends", "2026-10-31");
     }
 
     private String newSurvey() {

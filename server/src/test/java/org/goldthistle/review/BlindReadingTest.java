@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.goldthistle.Caller;
+import org.goldthistle.SmallPicture;
 import org.junit.jupiter.api.Test;
 
 /** Who is to read a tree again learns nothing of the first reading until they have signed. */
@@ -61,6 +62,35 @@ class BlindReadingTest extends TreeUnderReview {
         assertThat(blind.at("/proposal/characters")).isNotEmpty();
         assertThat(blind.path("readings")).isEmpty();
         assertThat(blind.path("mayDecide").asBoolean()).isFalse();
+    }
+
+    @Test
+    void a_photo_that_bears_its_measure_is_kept_from_who_reads_blind() {
+        Caller siskin = signedIn("Siskin");
+        siskin.putBytes(treePath() + "/photos/" + UUID.randomUUID(), SmallPicture.png(1))
+                .expect(200);
+        siskin.putBytes(treePath() + "/photos/" + UUID.randomUUID() + "?character=leaf-length", SmallPicture.png(2))
+                .expect(200);
+        siskin.put(
+                        treePath() + "/readings/" + UUID.randomUUID(),
+                        Map.of(
+                                "character",
+                                "leaf-length",
+                                "notSeen",
+                                false,
+                                "values",
+                                List.of(81.2),
+                                "taken",
+                                List.of(Map.of("error", 0.3))))
+                .expect(200);
+        siskin.put(treePath() + "/determinations/" + UUID.randomUUID(), signature(siskin))
+                .expect(200);
+        Caller redpoll = signedIn("Redpoll");
+
+        JsonNode blind =
+                redpoll.put(casePath(rowOf(redpoll)) + "/taken", Map.of()).expect(200);
+
+        assertThat(blind.path("photos")).hasSize(1);
     }
 
     @Test
@@ -152,6 +182,7 @@ class BlindReadingTest extends TreeUnderReview {
                 surveyPath() + "/review?settled=true",
                 surveyPath() + "/export.csv",
                 surveyPath() + "/export.geojson",
+                surveyPath() + "/readings.csv",
                 surveyPath() + "/today",
                 surveyPath() + "/plots",
                 surveyPath() + "/plots/" + plot,

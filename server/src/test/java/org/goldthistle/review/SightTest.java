@@ -104,15 +104,30 @@ class SightTest extends TreeUnderReview {
                 treePath() + "/history",
                 surveyPath() + "/plots/" + plot + "/trees",
                 surveyPath() + "/export.csv",
-                surveyPath() + "/export.geojson")) {
+                surveyPath() + "/export.geojson",
+                surveyPath() + "/readings.csv")) {
             long before = sightsOf("Wren");
             assertThat(wren.get(address).status()).isEqualTo(200);
             assertThat(sightsOf("Wren")).as(address).isEqualTo(before + 1);
             scopes.add(lastScopeOf("Wren"));
         }
 
-        assertThat(scopes).containsExactly("bench", "history", "plot", "export", "export");
+        assertThat(scopes).containsExactly("bench", "history", "plot", "export", "export", "export");
         assertThat(sightsOf("Siskin")).as("who signed it saw their own alone").isZero();
+    }
+
+    @Test
+    void trees_behind_a_figure_of_the_season_are_shown_too() {
+        tallied(signedIn("Siskin"));
+        Caller lead = signedIn("Treecreeper");
+        long before = sightsOf("Treecreeper");
+
+        lead.get(surveyPath() + "/season").expect(200);
+        assertThat(sightsOf("Treecreeper")).isEqualTo(before);
+        lead.get(surveyPath() + "/season/trees?figure=group&of=bird-cherries").expect(200);
+
+        assertThat(sightsOf("Treecreeper")).isEqualTo(before + 1);
+        assertThat(lastScopeOf("Treecreeper")).isEqualTo("season");
     }
 
     @Test

@@ -46,7 +46,7 @@ class SurveyTest extends ServerTest {
     void what_does_not_fit_is_told_by_field() {
         JsonNode problem = changeSurvey(signedIn("Treecreeper"), set -> {
                     set.put("defaultTier", "whim").put("wrongYes", 4.0);
-                    set.putArray("groups").add("oaks");
+                    set.putArray("groups").add("palms");
                     set.putArray("records")
                             .addObject()
                             .put("groupId", "birches")

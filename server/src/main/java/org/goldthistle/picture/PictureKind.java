@@ -1,9 +1,9 @@
-package org.goldthistle.photo;
+package org.goldthistle.picture;
 
 import java.util.Optional;
 
 /** The kinds of picture that are kept, told by their first bytes whatever they are called. */
-public enum PhotoKind {
+public enum PictureKind {
     /** JPEG. */
     JPEG("image/jpeg"),
     /** PNG. */
@@ -13,7 +13,7 @@ public enum PhotoKind {
 
     private final String mediaType;
 
-    PhotoKind(String mediaType) {
+    PictureKind(String mediaType) {
         this.mediaType = mediaType;
     }
 
@@ -23,7 +23,7 @@ public enum PhotoKind {
     }
 
     /** The kind of a file's content; empty: none of those that are kept. */
-    static Optional<PhotoKind> of(byte[] content) {
+    static Optional<PictureKind> of(byte[] content) {
         if (startsWith(content, 0, 0xFF, 0xD8, 0xFF)) {
             return Optional.of(JPEG);
         }

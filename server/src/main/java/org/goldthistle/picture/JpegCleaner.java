@@ -1,4 +1,4 @@
-package org.goldthistle.photo;
+package org.goldthistle.picture;
 
 import com.drew.lang.ByteArrayReader;
 import com.drew.metadata.Metadata;

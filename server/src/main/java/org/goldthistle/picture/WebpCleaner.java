@@ -1,4 +1,4 @@
-package org.goldthistle.photo;
+package org.goldthistle.picture;
 
 import java.io.ByteArrayOutputStream;
 import java.nio.ByteBuffer;

@@ -1,4 +1,4 @@
-package org.goldthistle.photo;
+package org.goldthistle.picture;
 
 /**
  * A picture without its descriptions.
