@@ -2,7 +2,7 @@
 // and the document's version.
 import { readFileSync, writeFileSync } from 'node:fs'
 
-const NAMES = { minimum: 'least', maximum: 'most', maxLength: 'longest', default: 'usual' }
+const NAMES = { minimum: 'least', maximum: 'most', maxLength: 'longest', maxItems: 'many', default: 'usual' }
 
 const { info, components } = JSON.parse(readFileSync('openapi.json', 'utf8'))
 const { schemas } = components

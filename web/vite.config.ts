@@ -37,6 +37,14 @@ export default defineConfig({
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,png,woff2}'],
         globIgnores: ['**/*-{cyrillic,cyrillic-ext,greek,greek-ext,vietnamese}-*'], // letters of no page
+        // a picture of a sheet's own never changes, so it is fetched once
+        runtimeCaching: [
+          {
+            urlPattern: ({ url }) => url.pathname.startsWith('/api/sheet-pictures/'),
+            handler: 'CacheFirst',
+            options: { cacheName: 'sheet-pictures', cacheableResponse: { statuses: [200] } },
+          },
+        ],
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/(api|actuator|assets)\//, /\.[a-z]+$/],
         inlineWorkboxRuntime: true,

@@ -37,13 +37,61 @@ const CharactersPage = lazy(() =>
   import('./features/group/GroupPages').then((it) => ({ default: it.CharactersPage })),
 )
 const CardPage = lazy(() => import('./features/group/GroupPages').then((it) => ({ default: it.CardPage })))
+const PracticePage = lazy(() =>
+  import('./features/practice/PracticePage').then((it) => ({ default: it.PracticePage })),
+)
+const TryPage = lazy(() => import('./features/practice/TryPage').then((it) => ({ default: it.TryPage })))
+const SetPage = lazy(() => import('./features/practice/SetPage').then((it) => ({ default: it.SetPage })))
+const FieldCasePage = lazy(() =>
+  import('./features/practice/FieldCasePage').then((it) => ({ default: it.FieldCasePage })),
+)
+const InstrumentsPage = lazy(() =>
+  import('./features/bench/InstrumentsPage').then((it) => ({ default: it.InstrumentsPage })),
+)
+const ScaleCardPage = lazy(() =>
+  import('./features/bench/ScaleCardPage').then((it) => ({ default: it.ScaleCardPage })),
+)
 const CautionsPage = lazy(() =>
   import('./features/group/GroupPages').then((it) => ({ default: it.CautionsPage })),
 )
 const VersionsPage = lazy(() =>
   import('./features/group/GroupPages').then((it) => ({ default: it.VersionsPage })),
 )
+const ControlPage = lazy(() =>
+  import('./features/control/ControlPage').then((it) => ({ default: it.ControlPage })),
+)
+const ControlPrintPage = lazy(() =>
+  import('./features/control/ControlPrintPage').then((it) => ({ default: it.ControlPrintPage })),
+)
+const CardsPage = lazy(() => import('./features/control/CardsPage').then((it) => ({ default: it.CardsPage })))
+const ControlCardPage = lazy(() =>
+  import('./features/control/CardPage').then((it) => ({ default: it.CardPage })),
+)
+const SurveySeasonPage = lazy(() =>
+  import('./features/season/SeasonPage').then((it) => ({ default: it.SeasonPage })),
+)
+const TreesOfFigurePage = lazy(() =>
+  import('./features/season/TreesOfFigurePage').then((it) => ({ default: it.TreesOfFigurePage })),
+)
+const ComparedPage = lazy(() =>
+  import('./features/season/ComparedPage').then((it) => ({ default: it.ComparedPage })),
+)
+const DayEndPage = lazy(() =>
+  import('./features/today/DayEndPage').then((it) => ({ default: it.DayEndPage })),
+)
+const SamplesPage = lazy(() =>
+  import('./features/sample/SamplesPage').then((it) => ({ default: it.SamplesPage })),
+)
 const PlotsPage = lazy(() => import('./features/plot/PlotsPage').then((it) => ({ default: it.PlotsPage })))
+const FieldSheetPage = lazy(() =>
+  import('./features/plot/PlotPaperPage').then((it) => ({ default: it.FieldSheetPage })),
+)
+const LabelsPage = lazy(() =>
+  import('./features/plot/PlotPaperPage').then((it) => ({ default: it.LabelsPage })),
+)
+const SurveyCardsPage = lazy(() =>
+  import('./features/group/SurveyCardsPage').then((it) => ({ default: it.SurveyCardsPage })),
+)
 const PlotPage = lazy(() => import('./features/plot/PlotPage').then((it) => ({ default: it.PlotPage })))
 const SettingsPage = lazy(() =>
   import('./features/survey/SettingsPage').then((it) => ({ default: it.SettingsPage })),
@@ -124,8 +172,18 @@ export function App() {
               }
             >
               <Route path="/today" element={<Fetched page={<TodayPage />} />} />
+              <Route path="/today/end" element={<Fetched page={<DayEndPage />} />} />
               <Route path="/plots" element={<Fetched page={<PlotsPage />} />} />
               <Route path="/surveys/:surveyId/plots/:plotId" element={<Fetched page={<PlotPage />} />} />
+              <Route
+                path="/surveys/:surveyId/plots/:plotId/sheet"
+                element={<Fetched page={<FieldSheetPage />} />}
+              />
+              <Route
+                path="/surveys/:surveyId/plots/:plotId/labels"
+                element={<Fetched page={<LabelsPage />} />}
+              />
+              <Route path="/surveys/:surveyId/cards" element={<Fetched page={<SurveyCardsPage />} />} />
               <Route path="/surveys/:surveyId/settings" element={<Fetched page={<SettingsPage />} />} />
               <Route path="/surveys/:surveyId/exchange" element={<Fetched page={<ExchangePage />} />} />
               <Route path="/review" element={<Fetched page={<ReviewPage />} />} />
@@ -134,6 +192,17 @@ export function App() {
                 path="/surveys/:surveyId/review/:caseId/file"
                 element={<Fetched page={<CaseFilePage />} />}
               />
+              <Route path="/control" element={<Fetched page={<ControlPage />} />} />
+              <Route path="/control/cards" element={<Fetched page={<CardsPage />} />} />
+              <Route path="/control/cards/:treeId" element={<Fetched page={<ControlCardPage />} />} />
+              <Route
+                path="/surveys/:surveyId/control/print"
+                element={<Fetched page={<ControlPrintPage />} />}
+              />
+              <Route path="/season" element={<Fetched page={<SurveySeasonPage />} />} />
+              <Route path="/season/compared" element={<Fetched page={<ComparedPage />} />} />
+              <Route path="/season/trees" element={<Fetched page={<TreesOfFigurePage />} />} />
+              <Route path="/samples" element={<Fetched page={<SamplesPage />} />} />
               <Route path="/quality/lessons" element={<Fetched page={<LessonsPage />} />} />
               <Route path="/quality" element={<Fetched page={<AgreementPage />} />} />
               <Route path="/people" element={<Fetched page={<PeoplePage />} />} />
@@ -141,6 +210,12 @@ export function App() {
               <Route path="/drawings" element={<Fetched page={<GalleryPage />} />} />
               <Route path="/groups/:groupId/season" element={<Fetched page={<SeasonPage />} />} />
               <Route path="/groups/:groupId/characters" element={<Fetched page={<CharactersPage />} />} />
+              <Route path="/practice" element={<Fetched page={<PracticePage />} />} />
+              <Route path="/practice/trees/:tryId" element={<Fetched page={<TryPage />} />} />
+              <Route path="/practice/sets/:surveyId/:setId" element={<Fetched page={<SetPage />} />} />
+              <Route path="/practice/cases/:caseId" element={<Fetched page={<FieldCasePage />} />} />
+              <Route path="/instruments" element={<Fetched page={<InstrumentsPage />} />} />
+              <Route path="/scale-card" element={<Fetched page={<ScaleCardPage />} />} />
               <Route path="/groups/:groupId/card" element={<Fetched page={<CardPage />} />} />
               <Route path="/groups/:groupId/cautions" element={<Fetched page={<CautionsPage />} />} />
               <Route path="/groups/:groupId/versions" element={<Fetched page={<VersionsPage />} />} />

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import type { Bench, Character, NewReading, Sheet } from '../src/api/types'
 import { entriesOf, mannerWords, marksOf, wordsOfReading } from '../src/common/bench/entries'
+import { firstInHand, stopOf, stops } from '../src/common/bench/inHand'
 import { effectWords, reasonWords, timesIn } from '../src/common/bench/judgementWords'
 import { nextOf, TRAITS } from '../src/common/bench/traits'
+import { backToMark, backToReading } from '../src/common/bench/undo'
 import type { Entered, Unsent } from '../src/common/bench/unsent'
-import { firstInHand, stopOf, stops } from '../src/features/bench/inHand'
-import { backToMark, backToReading } from '../src/features/bench/undo'
 
 const bark = {
   id: 'bark',

@@ -5,10 +5,12 @@ import { catalogue, draw, PART_NAMES } from '../src/draw/draw'
 import { MEASURED } from '../src/draw/measured'
 import type { Allowed } from '../src/draw/parameters'
 import type { Picture } from '../src/draw/picture'
+import { shownAs } from '../src/features/practice/specimenScale'
 
 type Hint = { part: string } & Record<string, unknown>
 type Character = {
   id: string
+  measured?: { as: string }
   draw?: Hint
   states?: { id: string; draw?: Hint }[]
   profiles: Record<string, { range?: number[] }>
@@ -102,6 +104,18 @@ describe.each(SHEETS)('the drawings of the $id', ({ gate, characters }) => {
   })
 })
 
+const OF_TWO = SHEETS.flatMap(({ id, characters }) =>
+  characters
+    .filter((one) => ['ratio', 'difference', 'place', 'depth'].includes(one.measured?.as ?? ''))
+    .map((one) => ({ group: id, ...one })),
+)
+
+it.each(OF_TWO)('the figure of $group $id shows both parts that are asked for', ({ draw: figure }) => {
+  if (!figure) throw new Error('no figure')
+  const parts = new Set(pictureOf(figure, { raw: 2, share: 0.5 }).marks.flatMap((one) => one.part ?? []))
+  expect([...parts].sort()).toEqual([0, 1])
+})
+
 describe('a drawing', () => {
   it('is the same whenever it is drawn', () => {
     expect(draw('bark', { pattern: 'scaly' })).toEqual(draw('bark', { pattern: 'scaly' }))
@@ -165,5 +179,44 @@ describe('a drawing', () => {
       })
       expect(shows, name).toBe(true)
     }
+  })
+})
+
+describe('a specimen of a number', () => {
+  /** What is told in words at times, since its figure shows it larger, or fewer of it. */
+  const TOLD = [
+    'leaflet-count',
+    'teeth-over-veins',
+    'ltf',
+    'nutlet-wing-ratio',
+    'lobe-depth',
+    'lobe-count',
+    'cone-scale-count',
+    'notch-veins',
+    'ridge-length',
+    'free-pairs',
+  ]
+  const numbers = SHEETS.flatMap((sheet) =>
+    sheet.characters
+      .filter((one) => one.draw && !one.states)
+      .map((one) => [`${sheet.id} ${one.id}`, one] as const),
+  )
+
+  it.each(numbers)('of %s is measured or counted truly, or told', (_, character) => {
+    const ranges = Object.values(character.profiles).flatMap(({ range }) => (range ? [range] : []))
+    const [low, high] = [
+      Math.min(...ranges.map(([least = 0]) => least)),
+      Math.max(...ranges.map((range) => range[3] ?? 0)),
+    ]
+    const kind = (character as unknown as { kind: 'count' | 'length' | 'ratio' | 'angle' }).kind
+    const parts = kind === 'ratio' ? [{ counts: false }, { counts: false }] : [{ counts: false }]
+    const hows = ranges.flatMap(([, usualLow = 0, usualHigh = 0]) =>
+      [usualLow, (usualLow + usualHigh) / 2, usualHigh].map((value) => {
+        const raw = kind === 'count' ? Math.round(value) : value
+        const picture = pictureOf(character.draw as Hint, { raw, share: (raw - low) / (high - low || 1) })
+        return shownAs({ kind, parts }, raw, picture).how
+      }),
+    )
+    if (!TOLD.includes(character.id)) expect(hows).not.toContain('words')
   })
 })

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { parsePosition, positionWords } from '../src/features/plot/position'
+import { parsePosition, positionWords } from '../src/common/plot/position'
 
 const place = { latitude: 55.0304, longitude: -20.3841 }
 

@@ -115,3 +115,44 @@ describe('a line of quick entry', () => {
     ])
   })
 })
+
+describe('how a tree does, in its line', () => {
+  it('is taken in short and in words, in any order', () => {
+    const { tree, problems } = read('23 204 7.2 287 birches l240/180/60 d2 sub browsed favoured')
+
+    expect(problems).toEqual([])
+    expect(tree.diameterMillimetres).toBe(287)
+    expect(tree.favoured).toBe(true)
+    expect(tree.vigour).toEqual({
+      dead: false,
+      leaders: [240, 180, 60],
+      dieback: 2,
+      crown: 'suppressed',
+      damages: ['browsed'],
+    })
+  })
+
+  it.each([
+    ['d287', 287, undefined],
+    ['d3', 287, 3],
+    ['d 4 cm', 40, undefined],
+    ['d2.5cm', 25, undefined],
+  ])('tells the crown’s dieback from a diameter: %s', (piece, diameter, dieback) => {
+    const numbers = dieback === undefined ? '23 204 7.2' : '23 204 7.2 287'
+    const { tree } = read(`${numbers} ${piece} birches`)
+
+    expect(tree.diameterMillimetres).toBe(diameter)
+    expect(tree.vigour?.dieback).toBe(dieback)
+  })
+
+  it('has three years of leaders at most', () => {
+    expect(read('23 204 7.2 287 birches l4/3/2/1').problems).toEqual(['4 leaders: at most 3 years'])
+  })
+
+  it('leaves the names of taxa alone', () => {
+    expect(read('23 204 7.2 287 sil bir dead').tree).toMatchObject({
+      plainTaxon: 'Betula pendula',
+      vigour: { dead: true },
+    })
+  })
+})

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Character } from '../src/api/types'
+import { parseNumbers } from '../src/common/bench/numbers'
 import { meanOf, outermost, scaleOf, shareOn, ticksOf, valueOn } from '../src/common/bench/rulerScale'
-import { parseNumbers } from '../src/features/bench/numbers'
 
 function character(kind: string, ...ranges: number[][]): Character {
   const profiles = ranges.map((range, i) => ({ taxon: `t${i}`, derived: false, range }))

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { TreeRow } from '../src/api/types'
-import { neighbour, placeOf, ringsOf } from '../src/features/plot/stemMap'
+import { placeOf, ringsOf } from '../src/common/plot/places'
+import { neighbour } from '../src/features/plot/stemMap'
 
 const stem = (id: string, azimuthDegrees: number, distanceMetres: number) =>
   ({ id, azimuthDegrees, distanceMetres }) as TreeRow

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { amid, counted, monthRuns, percent, points } from '../src/ui/words'
+import { amid, counted, monthRuns, percent, points, withError } from '../src/ui/words'
 
 describe('figures in words', () => {
   it.each([
@@ -46,5 +46,15 @@ describe('a name amid a sentence', () => {
     ['', ''],
   ])('%s stands as %s', (name, words) => {
     expect(amid(name)).toBe(words)
+  })
+})
+
+describe('a value with how far off it may be', () => {
+  it('has two digits of the error and as many of its own', () => {
+    expect(withError(42.6531, 0.7612, 'mm')).toBe('42.65 ± 0.76 mm')
+    expect(withError(1.63421, 0.0133, null)).toBe('1.634 ± 0.013')
+    expect(withError(118.7, 12.4, '°')).toBe('119 ± 12 °')
+    expect(withError(9, undefined, 'mm')).toBe('9 mm')
+    expect(withError(9, 0, '')).toBe('9')
   })
 })

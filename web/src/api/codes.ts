@@ -1,10 +1,13 @@
 import type { components } from './schema'
 import {
   absenceValues,
+  analysisValues,
   caseReasonValues,
   cautionTopicValues,
   certaintyValues,
   characterKindValues,
+  crownClassValues,
+  damageValues,
   facultyValues,
   habitatValues,
   harmValues,
@@ -17,10 +20,13 @@ import {
   schoolValues,
   senseValues,
   standingValues,
+  stemFormValues,
   taxonOriginValues,
   tierValues,
+  tissueValues,
   treeLookValues,
   treeOriginValues,
+  workValues,
   zoneValues,
 } from './schema'
 
@@ -55,6 +61,15 @@ export type School = Schemas['School']
 export type Sense = Schemas['Sense']
 export type Standing = Schemas['Standing']
 export type TaxonOrigin = Schemas['TaxonOrigin']
+export type Work = Schemas['Work']
+export type NearKind = Schemas['NearStemKind']
+export type LookVerdict = Schemas['LastLookVerdict']
+export type Analysis = Schemas['Analysis']
+export type SampleStep = Schemas['SampleStep']
+export type Tissue = Schemas['Tissue']
+export type CrownClass = Schemas['CrownClass']
+export type StemForm = Schemas['StemForm']
+export type Damage = Schemas['Damage']
 export type Tier = Schemas['Tier']
 export type TreeOrigin = Schemas['TreeOrigin']
 export type Zone = Schemas['Zone']
@@ -68,6 +83,8 @@ export const CERTAINTIES: readonly Certainty[] = certaintyValues
 export const CHARACTER_KINDS: readonly CharacterKind[] = characterKindValues
 export const FACULTIES: readonly Faculty[] = facultyValues
 export const HABITATS: readonly Habitat[] = habitatValues
+/** What can be done with a tree that was approved for control. */
+export const WORKS: readonly Work[] = workValues
 export const STAGES: readonly LifeStage[] = lifeStageValues
 export const MATERIALS: readonly Material[] = materialValues
 export const ORGANS: readonly Organ[] = organValues
@@ -81,6 +98,13 @@ export const TAXON_ORIGINS: readonly TaxonOrigin[] = taxonOriginValues
 export const TIERS: readonly Tier[] = tierValues
 export const ORIGINS: readonly TreeOrigin[] = treeOriginValues
 export const TREE_LOOKS: readonly TreeLook[] = treeLookValues
+/** What a laboratory does with a sample. */
+export const ANALYSES: readonly Analysis[] = analysisValues
+/** What is cut for it. */
+export const TISSUES: readonly Tissue[] = tissueValues
+export const CROWN_CLASSES: readonly CrownClass[] = crownClassValues
+export const STEM_FORMS: readonly StemForm[] = stemFormValues
+export const DAMAGES: readonly Damage[] = damageValues
 export const ZONES: readonly Zone[] = zoneValues
 
 /** The stations as a crew calls them. */

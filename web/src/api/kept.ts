@@ -5,15 +5,34 @@ const listeners = new Set<() => void>()
 /** What this page alone keeps, since the device is full. */
 const here = new Map<string, string>()
 
-/** Reads what was kept in this browser under a key; the stand-in if there is nothing or it cannot be read. */
-export function readKept<T>(key: string, standIn: T): T {
-  const text = here.get(key) ?? localStorage.getItem(PREFIX + key)
+function textOf(key: string): string | null {
+  return here.get(key) ?? localStorage.getItem(PREFIX + key)
+}
+
+function parsed<T>(text: string | null, standIn: T): T {
   if (text === null) return standIn
   try {
     return JSON.parse(text) as T
   } catch {
     return standIn // written by something else: as good as nothing
   }
+}
+
+/** Reads what was kept in this browser under a key; the stand-in if there is nothing or it cannot be read. */
+export function readKept<T>(key: string, standIn: T): T {
+  return parsed(textOf(key), standIn)
+}
+
+const known = new Map<string, { readonly text: string | null; readonly value: unknown }>()
+
+/** The same, parsed once for as long as it stays as it is, so that what is large is the same value again. */
+export function sameKept<T>(key: string, standIn: T): T {
+  const text = textOf(key)
+  const before = known.get(key)
+  if (before && before.text === text) return before.value as T
+  const value = parsed(text, standIn)
+  known.set(key, { text, value })
+  return value
 }
 
 /** Keeps a value in this browser, or where there is no room in this page; undefined forgets it. */

@@ -1,4 +1,5 @@
 import { curve, lots, type Point } from './geometry'
+import type { Role } from './picture'
 import type { Sketch } from './sketch'
 
 /** Half the stem's breadth at a height: a foot flares. */
@@ -133,7 +134,7 @@ export function bosses(sketch: Sketch, half: Half): void {
 }
 
 /** Small plates with lifted edges that throw a shade. */
-export function scales(sketch: Sketch, half: Half): void {
+export function scales(sketch: Sketch, half: Half, between: Role = 'dark', skin: Role = 'wood'): void {
   const draw = lots(131)
   for (let row = 0; row < 8; row++) {
     for (let i = 0; i < 5; i++) {
@@ -149,10 +150,10 @@ export function scales(sketch: Sketch, half: Half): void {
         [x - w * 0.4, y + h],
       ]
       sketch.fill(
-        plate.map(([px, py]): Point => [px + 2.4, py + 3.2]),
-        'dark',
+        plate.map(([px, py]): Point => [px + 2.4, py + (between === 'dark' ? 3.2 : 5)]),
+        between,
       )
-      sketch.shape(plate, 'wood', 1.5)
+      sketch.shape(plate, skin, 1.5)
     }
   }
 }

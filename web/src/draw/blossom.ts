@@ -32,19 +32,19 @@ export function styles(read: Reader): Picture {
       const end: Point = [at[0] + 25 * Math.cos(angle), at[1] + 25 * Math.sin(angle)]
       sketch.line([at, end], { width: 1 }).dot(end, 2, 'ink')
     }
-    sketch.shape(ellipse(at, 13, 13), 'green', 1.8)
+    sketch.shape(ellipse(at, 19, 19), 'fresh', 1.8)
     const count = counts[i] ?? 1
     for (let k = 0; k < count; k++) {
-      const x = at[0] + (k - (count - 1) / 2) * 10
+      const x = at[0] + (k - (count - 1) / 2) * 15
       sketch
         .line(
           [
-            [x, at[1] + 6],
-            [x, at[1] - 9],
+            [x, at[1] + 13],
+            [x, at[1] - 10],
           ],
-          { width: 5, start: 1, end: 1 },
+          { width: 8, start: 1, end: 1 },
         )
-        .dot([x, at[1] - 10], 4.8, 'ink')
+        .dot([x, at[1] - 11], 7.6, 'ink')
     }
   }
   return sketch.picture()
@@ -58,16 +58,16 @@ export function stubs(read: Reader): Picture {
   for (const [i, at] of QUARTERS.entries()) {
     sketch.shape(ellipse(at, 41, 40), 'red', 2.6)
     sketch.shape(petalsOutline(at, 22, 5, 0.5), 'wood', 2)
-    sketch.shape(ellipse(at, 12, 12), 'paper', 1.8)
+    sketch.shape(ellipse(at, 15, 15), 'paper', 1.8)
     const count = counts[i] ?? 1
     for (let k = 0; k < count; k++) {
-      const x = at[0] + (k - (count - 1) / 2) * 8
+      const x = at[0] + (k - (count - 1) / 2) * 11
       sketch.line(
         [
-          [x, at[1] + 7],
-          [x + 1, at[1] - 8],
+          [x, at[1] + 11],
+          [x + 1, at[1] - 14],
         ],
-        { width: 3.8, start: 1, end: 0.6 },
+        { width: 6.4, start: 1, end: 0.6 },
       )
     }
   }

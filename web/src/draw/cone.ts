@@ -1,7 +1,7 @@
-import { curve, lots, type Point, points } from './geometry'
+import { curve, lots, type Point, placed, points } from './geometry'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
-import { ellipse, Sketch } from './sketch'
+import { Sketch } from './sketch'
 import { TONE_NAMES, TONES, toned } from './tone'
 
 const BRACTS = ['hidden', 'showing', 'lost'] as const
@@ -72,104 +72,91 @@ export function cone(read: Reader): Picture {
   return sketch.picture()
 }
 
-/** An open cone from beside; edges: of its scales. */
+/** A cone whose scales stand open, from beside; edges: of its scales. */
 export function coneScales(read: Reader): Picture {
   const edges = read.word('edges', EDGES)
   read.done()
   const sketch = new Sketch()
-  sketch.line(curve(points('96,198 99,184 100,172'), 2), { width: 7, start: 1, end: 1 })
-  const scale = ([x, y]: Point, w: number, h: number, side: number) => {
-    const shape = curve(
-      [
-        [x - w, y + h * 0.5],
-        [x - w * 0.9, y - h * 0.5],
-        [x, y - h],
-        [x + w * 0.9, y - h * 0.5],
-        [x + w, y + h * 0.5],
-      ],
-      2,
-    )
-    sketch.shape(shape, 'wood', 2)
-    if (edges === 'rolled') {
+  sketch.line(curve(points('96,202 99,186 100,172'), 2), { width: 8, start: 1, end: 1 })
+  sketch.fill(curve(points('100,26 134,58 146,112 128,166 100,182 72,166 54,112 66,58 100,26'), 6), 'dark')
+  for (let row = 0; row < 5; row++) {
+    const y = 50 + row * 29
+    const half = [24, 46, 56, 54, 40][row] ?? 40
+    for (const side of [-1, 1]) {
+      // at the flanks each scale is seen edge on, and how its rim turns
+      const x = (v: number) => 100 + side * v
+      const rim: readonly Point[] =
+        edges === 'straight'
+          ? [
+              [x(half * 0.5), y + 10],
+              [x(half + 4), y - 2],
+              [x(half + 7), y - 16],
+              [x(half - 2), y - 19],
+            ]
+          : edges === 'turned'
+            ? [
+                [x(half * 0.5), y + 10],
+                [x(half + 6), y],
+                [x(half + 16), y - 11],
+                [x(half + 18), y - 17],
+              ]
+            : [
+                [x(half * 0.5), y + 10],
+                [x(half + 8), y - 3],
+                [x(half + 21), y - 4],
+                [x(half + 23), y + 8],
+                [x(half + 14), y + 9],
+              ]
+      const line = curve(rim, 3)
+      sketch
+        .line(line, { width: 10, start: 0.9, end: 0.7 })
+        .line(line, { width: 6, start: 0.9, end: 0.6, role: 'brown' })
+    }
+    const count = row === 0 ? 1 : row % 2 === 0 ? 3 : 2
+    for (let i = 0; i < count; i++) {
+      const at: Point = [100 + (i - (count - 1) / 2) * half * 0.72, y]
+      const w = Math.max(12, half * 0.33)
       sketch.shape(
         curve(
           [
-            [x - w * 0.95, y - h * 0.5],
-            [x, y - h * 1.12],
-            [x + w * 0.95, y - h * 0.5],
-            [x + w * 0.8, y - h * 0.16],
-            [x, y - h * 0.62],
-            [x - w * 0.8, y - h * 0.16],
-            [x - w * 0.95, y - h * 0.5],
+            [at[0] - w * 0.6, y + 13],
+            [at[0] - w, y - 6],
+            [at[0], y - 17],
+            [at[0] + w, y - 6],
+            [at[0] + w * 0.6, y + 13],
           ],
-          2,
+          4,
         ),
-        'pale',
+        'brown',
         2,
       )
-    } else if (edges === 'turned' && side >= 0) {
-      sketch.shape(
-        curve(
-          [
-            [x - w * 0.4, y - h * 0.88],
-            [x + w * 0.3, y - h * 1.02],
-            [x + w * 0.8, y - h * 0.5],
-            [x + w * 0.2, y - h * 0.6],
-            [x - w * 0.4, y - h * 0.88],
-          ],
+      if (edges === 'rolled')
+        sketch.shape(
+          curve(
+            [
+              [at[0] - w, y - 6],
+              [at[0], y - 17],
+              [at[0] + w, y - 6],
+              [at[0], y - 3],
+              [at[0] - w, y - 6],
+            ],
+            4,
+          ),
+          'cream',
           2,
-        ),
-        'pale',
-        1.5,
-      )
-    }
-    sketch.line(
-      [
-        [x, y + h * 0.4],
-        [x, y - h * 0.3],
-      ],
-      { width: 1, role: 'hatch' },
-    )
-  }
-  for (let row = 0; row < 5; row++) {
-    const y = 40 + row * 30
-    const half = [26, 46, 54, 50, 36][row] ?? 40
-    const count = [2, 3, 3, 3, 3][row] ?? 3
-    for (let i = 0; i < count; i++) {
-      const x = 100 + half * ((2 * i) / (count - 1) - 1) * 0.8
-      scale([x, y], half / count + 9, 19, i % 2 === 0 ? 1 : -1)
-    }
-    if (edges === 'rolled') {
-      for (const side of [-1, 1]) {
-        const x = 100 + side * (half + 6)
+        )
+      if (edges === 'turned')
         sketch.line(
           curve(
             [
-              [x - side * 10, y + 6],
-              [x, y - 8],
-              [x + side * 9, y - 2],
-              [x + side * 7, y + 6],
+              [at[0] - w * 0.8, y - 9],
+              [at[0], y - 15],
+              [at[0] + w * 0.8, y - 9],
             ],
-            2,
+            4,
           ),
-          { width: 3 },
+          { width: 3, role: 'cream' },
         )
-      }
-    } else if (edges === 'straight') {
-      for (const side of [-1, 1]) {
-        const x = 100 + side * (half + 2)
-        sketch.line(
-          curve(
-            [
-              [x - side * 8, y + 10],
-              [x + side * 1, y - 2],
-              [x - side * 3, y - 15],
-            ],
-            2,
-          ),
-          { width: 2.6 },
-        )
-      }
     }
   }
   return sketch.picture()
@@ -180,40 +167,59 @@ export function coneCluster(read: Reader): Picture {
   const stalks = read.word('stalks', STALKS)
   read.done()
   const sketch = new Sketch()
-  const axis = curve(points('10,22 60,40 104,78 126,120'), 8)
-  sketch.line(axis, { width: 5, start: 1, end: 0.7 })
-  const cones: readonly (readonly [Point, Point, number])[] = [
-    [[62, 41], [44, 112], 1],
-    [[88, 62], [150, 58], 1],
-    [[104, 78], [92, 150], 0.5],
-    [[126, 120], [136, 158], 1],
-  ]
-  for (const [i, [foot, away, mixed]] of cones.entries()) {
-    const share =
-      i === 3 ? 0.6 : stalks === 'stalked' ? 1 : stalks === 'short' ? (mixed < 1 ? 0.62 : 0.42) : 0.3
-    const at: Point = [foot[0] + (away[0] - foot[0]) * share, foot[1] + (away[1] - foot[1]) * share]
-    if (i === 3 || stalks !== 'sessile') sketch.line([foot, at], { width: 3.6, start: 1, end: 1 })
-    smallCone(sketch, at)
+  const axis = curve(points('6,188 60,150 108,112 148,72'), 8)
+  sketch.line(axis, { width: 6, start: 1, end: 0.7 })
+  for (const [i, [foot, angle]] of (
+    [
+      [[46, 160], -0.5],
+      [[84, 132], 1.9],
+      [[100, 118], -0.35],
+    ] as const
+  ).entries()) {
+    const reach = { stalked: 42, short: i === 1 ? 22 : 12, sessile: 0 }[stalks]
+    const at: Point = [foot[0] + reach * Math.sin(angle), foot[1] - reach * Math.cos(angle)]
+    if (reach > 0)
+      sketch.line([[foot[0], foot[1]], [(foot[0] + at[0]) / 2, (foot[1] + at[1]) / 2], at], {
+        width: 4,
+        start: 1,
+        end: 1,
+      })
+    smallCone(sketch, at, angle)
   }
+  smallCone(sketch, [148, 72], 0.78)
   return sketch.picture()
 }
 
-function smallCone(sketch: Sketch, [x, y]: Point): void {
-  sketch.shape(ellipse([x, y], 19, 25), 'brown', 2.4)
-  for (let row = -2; row < 3; row++) {
-    const half = 17 * Math.sqrt(1 - (row / 2.9) ** 2)
+/** A small open cone from where its stalk ends, in a direction. */
+export function smallCone(sketch: Sketch, foot: Point, angle: number, length = 54): void {
+  const onto = (line: readonly Point[]) => placed(line, foot, length, angle)
+  sketch.shape(
+    onto(
+      curve(points('0,0.02 0.3,-0.12 0.38,-0.5 0.26,-0.88 0,-1 -0.26,-0.88 -0.38,-0.5 -0.3,-0.12 0,0.02'), 3),
+    ),
+    'brown',
+    2.4,
+  )
+  for (const [up, half] of [
+    [-0.22, 0.32],
+    [-0.42, 0.38],
+    [-0.62, 0.36],
+    [-0.81, 0.28],
+  ] as const) {
     sketch.line(
-      curve(
-        [
-          [x - half, y + row * 9 - 2],
-          [x - half / 2, y + row * 9 + 3],
-          [x, y + row * 9 - 2],
-          [x + half / 2, y + row * 9 + 3],
-          [x + half, y + row * 9 - 2],
-        ],
-        3,
+      onto(
+        curve(
+          [
+            [-half, up],
+            [-half / 2, up + 0.11],
+            [0, up],
+            [half / 2, up + 0.11],
+            [half, up],
+          ],
+          3,
+        ),
       ),
-      { width: 2 },
+      { width: 2.6, start: 0.9, end: 0.9, role: 'dark' },
     )
   }
 }

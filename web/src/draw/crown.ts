@@ -174,18 +174,26 @@ export function conifer(read: Reader): Picture {
     for (const side of [1, -1]) tier(sketch, boughs, [100, y], side * reach(share), draw)
   }
   if (form === 'flat-top') {
-    for (const x of [-44, -24, 24, 44])
-      sketch.line(
-        curve(
-          [
-            [100, 52],
-            [100 + x * 0.7, 44],
-            [100 + x, 26],
-          ],
-          4,
-        ),
-        { width: 3, start: 1, end: 0.4 },
+    // the leader is overtaken: the last boughs spread and turn up to one level, as the rim of a nest
+    for (const x of [-58, -40, -20, 20, 40, 58]) {
+      const line = curve(
+        [
+          [100, 66],
+          [100 + x * 0.72, 54],
+          [100 + x, 22],
+        ],
+        4,
       )
+      sketch.line(line, { width: 4, start: 1, end: 0.5 })
+      for (const lean of [-9, 9])
+        sketch.line(
+          [
+            [100 + x, 30],
+            [100 + x + lean, 15],
+          ],
+          { width: 2.4, start: 1, end: 0.4 },
+        )
+    }
   } else
     sketch.line(
       [

@@ -4,6 +4,7 @@ import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { ellipse, Sketch } from './sketch'
 
+const BORDERS = ['none', 'faint', 'clear'] as const
 const GLANDS = ['none', 'pinheads', 'knobs'] as const
 const FEEL = ['leathery', 'medium', 'thin'] as const
 
@@ -12,6 +13,7 @@ export function margin(read: Reader): Picture {
   const kind = read.word('margin', MARGINS)
   const teeth = read.number('teeth', 3, 12, 5)
   const tips = read.flag('tips')
+  const border = read.word('border', BORDERS)
   read.done()
   const sketch = new Sketch()
   // drawn in edge lengths, so that teeth are as high as on a whole leaf of that many
@@ -53,6 +55,22 @@ export function margin(read: Reader): Picture {
       ),
       { width: 1, role: 'hatch' },
     )
+  }
+  if (border !== 'none') {
+    // a line of light inside the edge, all along or in pieces
+    const inside = rim.map(([x, y]): Point => [x - 9, y])
+    const runs =
+      border === 'clear'
+        ? [inside]
+        : [
+            inside.slice(2, Math.floor(inside.length * 0.3)),
+            inside.slice(Math.floor(inside.length * 0.58), Math.floor(inside.length * 0.76)),
+          ]
+    for (const run of runs) {
+      if (run.length < 2) continue
+      sketch.line(run, { width: border === 'clear' ? 15 : 11, start: 1, end: 1 })
+      sketch.line(run, { width: border === 'clear' ? 11 : 8, start: 1, end: 1, role: 'lemon' })
+    }
   }
   sketch.line(rim, { width: 4, start: 0.9, end: 0.9 })
   if (tips) {
@@ -114,8 +132,8 @@ export function petiole(read: Reader): Picture {
       sketch.dot([x + side * 14, y - 4], 8.5, 'ink').dot([x + side * 12.6, y - 6.4], 3.4, 'paper')
     }
   } else if (glands === 'pinheads') {
-    for (const [x, y] of points('107.5,120 92,124'))
-      sketch.dot([x, y], 6.4, 'ink').dot([x - 1.2, y - 1.6], 2.2, 'paper')
+    for (const [x, y] of points('110,122 90,126'))
+      sketch.dot([x, y], 9, 'ink').dot([x - 1.6, y - 2], 3.2, 'paper')
   }
   return sketch.picture()
 }

@@ -4,7 +4,7 @@ import type { Picture } from './picture'
 import { Sketch } from './sketch'
 import { smallLeaf } from './smallleaf'
 
-const FORMS = ['hanging', 'spreading', 'axil'] as const
+const FORMS = ['hanging', 'spreading', 'axil', 'axil-and-head'] as const
 
 /** Flowers on a shoot; form: in a long hanging tail, a stiff spike that stands out, or a few in the leaf angles. */
 export function raceme(read: Reader): Picture {
@@ -12,6 +12,7 @@ export function raceme(read: Reader): Picture {
   read.done()
   const sketch = new Sketch()
   if (form === 'axil') axils(sketch)
+  else if (form === 'axil-and-head') axilsAndHead(sketch)
   else spike(sketch, form === 'hanging')
   return sketch.picture()
 }
@@ -84,4 +85,36 @@ function axils(sketch: Sketch): void {
     }
   }
   sketch.line(axis, { width: 6, start: 1, end: 0.5 })
+}
+
+/** Black berries in the leaf angles of one shoot, and in a flat head at the end of another. */
+function axilsAndHead(sketch: Sketch): void {
+  sketch.line(curve(points('46,202 52,120 48,20'), 6), { width: 6, start: 1, end: 0.5 })
+  for (const [y, side] of [
+    [150, 1],
+    [96, -1],
+    [44, 1],
+  ] as const) {
+    smallLeaf(sketch, [49, y], side * 1.05, 58, 1)
+    const at: Point = [49 + side * 17, y + 15]
+    sketch.line([[49, y], at], { width: 1.8 }).dot(at, 8, 'dark')
+  }
+  sketch.line(points('150,202 150,130'), { width: 5, start: 1, end: 0.8 })
+  for (const x of [112, 128, 144, 160, 176, 190]) {
+    const y = 76 + Math.abs(x - 151) * 0.22
+    sketch
+      .line(
+        curve(
+          [
+            [150, 134],
+            [(150 + x) / 2, 104],
+            [x, y],
+          ],
+          4,
+        ),
+        { width: 2 },
+      )
+      .dot([x, y], 8, 'dark')
+  }
+  for (const side of [-1, 1]) smallLeaf(sketch, [150, 164], side * 1.3, 40, 0)
 }

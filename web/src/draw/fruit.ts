@@ -48,8 +48,7 @@ export function fruit(read: Reader): Picture {
     )
   }
   if (collar === 'star') sketch.shape(ellipse([100, 140], 44, 7), 'wood', 2.4)
-  if (collar === 'disc') sketch.shape(ellipse([100, 143], 17, 4.5), 'wood', 2)
-  if (collar === 'none') sketch.shape(ellipse([100, 143.5], 5, 2.4), 'wood', 1.6)
+  if (collar === 'disc') sketch.shape(ellipse([100, 144], 30, 7), 'wood', 2)
   return sketch.picture()
 }
 

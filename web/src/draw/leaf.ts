@@ -50,8 +50,8 @@ const TIP_CURVES: Readonly<Record<Blade['tip'], readonly Point[]>> = {
   pointed: points('0.83,0.34 0.42,0.72 0,1'),
   'drawn-out': points('0.7,0.27 0.33,0.55 0.1,0.8 0,1'),
   short: points('0.92,0.32 0.62,0.68 0.2,0.92 0,1'),
-  blunt: points('0.95,0.38 0.72,0.76 0.36,0.96 0,1'),
-  notched: points('0.97,0.4 0.8,0.8 0.4,1.01 0.12,1.0 0,0.95'),
+  blunt: points('0.95,0.34 0.76,0.7 0.4,0.94 0,1'),
+  notched: points('0.99,0.3 0.96,0.72 0.66,1.03 0.3,1.02 0,0.84'),
   beaked: BEAK,
   twisted: BEAK,
 }
@@ -178,7 +178,7 @@ function shine(
           [-room(y) * 0.2, y],
           [-room(y) * (0.55 + 0.2 * draw()), y - 0.05],
         ]),
-        { width: 1.2, role: 'hatch' },
+        { width: 4.2, role: 'hatch' },
       )
     }
   } else {
@@ -196,7 +196,7 @@ export function hairsOn(
   count: number,
   length: number,
   seed: number,
-  role: 'ink' | 'rust' = 'ink',
+  role: 'ink' | 'rust' | 'pale' = 'ink',
 ): void {
   const draw = lots(seed)
   const places: Place[] = placesOn(line, Math.max(2, count))

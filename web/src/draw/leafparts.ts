@@ -1,12 +1,21 @@
 import { curve, lots, type Point, placed, points } from './geometry'
-import { edgeOf, halfEdge, sideVeins } from './leaf'
+import { edgeOf, hairsOn, halfEdge, sideVeins } from './leaf'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
 import { ellipse, Sketch } from './sketch'
 import { smallLeaf } from './smallleaf'
 
-const ARRANGEMENT = ['alternate', 'opposite', 'slipped'] as const
-const HAIRS = ['none', 'ordinary', 'two-armed', 'stiff-rust'] as const
+const ARRANGEMENT = ['alternate', 'opposite', 'slipped', 'whorled'] as const
+const HAIRS = [
+  'none',
+  'ordinary',
+  'two-armed',
+  'stiff-rust',
+  'few-stars',
+  'stars',
+  'rough-stars',
+  'forked',
+] as const
 const STIPULES = ['none', 'small', 'large'] as const
 const BLADE = {
   ratio: 1.8,
@@ -31,6 +40,12 @@ export function arrangement(read: Reader): Picture {
       [54, 1],
       [54, -1],
     ],
+    whorled: [
+      [164, 1],
+      [164, -1],
+      [92, 1],
+      [92, -1],
+    ],
     slipped: [
       [170, 1],
       [158, -1],
@@ -48,6 +63,7 @@ export function arrangement(read: Reader): Picture {
     ],
   }
   for (const [y, side] of leaves[how]) smallLeaf(sketch, [100, y], side * 1.2, 78, 2)
+  if (how === 'whorled') for (const y of [164, 92]) smallLeaf(sketch, [100, y], 0.16, 66, 2)
   return sketch.line(curve(points('99,200 101,130 100,14'), 6), { width: 7, start: 1, end: 0.5 }).picture()
 }
 
@@ -99,6 +115,57 @@ export function hairKind(read: Reader): Picture {
           { width: 3, start: 0.2, end: 0.2 },
         )
         .dot([x, y], 2.4, 'ink')
+    }
+  } else if (kind === 'few-stars' || kind === 'stars' || kind === 'rough-stars') {
+    const [count, arms, reach] = { 'few-stars': [6, 6, 9], stars: [30, 6, 9], 'rough-stars': [26, 9, 17] }[
+      kind
+    ] as [number, number, number]
+    for (let i = 0; i < count; i++) {
+      const angle = i * 2.39996
+      const out = 80 * Math.sqrt((i + 0.5) / count)
+      const at: Point = [100 + out * Math.cos(angle), 100 + out * Math.sin(angle)]
+      for (let k = 0; k < arms; k++) {
+        const turn = (k * 2 * Math.PI) / arms + i
+        sketch.line(
+          [
+            at,
+            [
+              at[0] + reach * Math.cos(turn),
+              at[1] + reach * Math.sin(turn) * (kind === 'rough-stars' ? 0.8 : 1),
+            ],
+          ],
+          { width: kind === 'rough-stars' ? 2.6 : 2, start: 1, end: 0.4 },
+        )
+      }
+    }
+    if (kind === 'stars') hairsOn(sketch, curve(points('16,84 100,62 184,36'), 6), 9, 16, 447)
+  } else if (kind === 'forked') {
+    for (let i = 0; i < 18; i++) {
+      const angle = i * 2.39996
+      const out = 80 * Math.sqrt((i + 0.5) / 18)
+      const [x, y] = [100 + out * Math.cos(angle), 100 + out * Math.sin(angle)]
+      sketch
+        .line(
+          [
+            [x, y + 9],
+            [x + 1, y],
+          ],
+          { width: 2.6, start: 1, end: 1 },
+        )
+        .line(
+          [
+            [x, y],
+            [x - 7, y - 12],
+          ],
+          { width: 2.2, start: 1, end: 0.3 },
+        )
+        .line(
+          [
+            [x, y],
+            [x + 8, y - 11],
+          ],
+          { width: 2.2, start: 1, end: 0.3 },
+        )
     }
   } else if (kind === 'stiff-rust') {
     for (let i = 0; i < 19; i++) {

@@ -8,6 +8,7 @@ export const MARGINS = [
   'fine',
   'incurved',
   'wavy',
+  'blunt',
   'bristle',
 ] as const
 export type Margin = (typeof MARGINS)[number]
@@ -43,7 +44,9 @@ export function toothed(
   if (margin === 'wavy') {
     for (let i = 0; i <= teeth * 8; i++) {
       const share = TOOTHLESS + ((1 - TOOTHLESS) * i) / (teeth * 8)
-      points.push(out(share, 0.012 * Math.sin((i / 8) * 2 * Math.PI) * (1 - share)))
+      points.push(
+        out(share, (0.2 / teeth / 1.6) * Math.sin((i / 8) * 2 * Math.PI) * Math.min(1, 3.4 * (1 - share))),
+      )
     }
     return points
   }
@@ -71,7 +74,9 @@ function sizeOf(margin: Margin, i: number, draw: () => number): number {
     case 'uneven':
       return [0.62, 0.34, 0.5, 0.3][i % 4] ?? 0.4 + 0.2 * draw()
     case 'fine':
-      return 0.42
+      return 0.36
+    case 'blunt':
+      return [0.5, 0.26, 0.42, 0.34][i % 4] ?? 0.4
     case 'incurved':
       return 0.3
     case 'bristle':
@@ -103,6 +108,8 @@ function tooth(
       at(0.9, 0.3),
     ]
   }
+  if (margin === 'blunt')
+    return [at(0, 0), at(0.16, 0.7, 0), at(0.44, 1.05, 0.1), at(0.78, 0.8, 0.2), at(0.94, 0.24)]
   if (margin === 'incurved')
     return [at(0, 0), at(0.32, 0.8, 0), at(0.7, 1, 0), at(1, 0.7, 0), at(0.96, 0.3, 0)]
   if (margin === 'bristle') return [at(0, 0), at(0.45, 0.4), at(0.82, 1.5), at(0.9, 0.35)]

@@ -1,8 +1,26 @@
-import { budLength, scaleRatio } from './measured/buds'
-import { coneLength, coneRatio, coneScales, cones } from './measured/cones'
-import type { Figure, Value } from './measured/figure'
-import { flowers, fruitLength, fruitRatio, stones, wingRatio } from './measured/fruits'
+import { budLength, budRatio, scaleRatio, twigThickness } from './measured/buds'
 import {
+  freePairs,
+  leafletCount,
+  leafletRatio,
+  leafletStalk,
+  notchVeins,
+  teethOverVeins,
+} from './measured/compound'
+import { coneLength, coneletStalk, coneRatio, coneScales, cones, pineconeLength } from './measured/cones'
+import type { Figure, Value } from './measured/figure'
+import {
+  acornStalk,
+  flowers,
+  fruitLength,
+  fruitRatio,
+  keyLength,
+  stones,
+  valves,
+  wingRatio,
+} from './measured/fruits'
+import {
+  edgeTeeth,
   firstTooth,
   leafLength,
   leafRatio,
@@ -10,11 +28,22 @@ import {
   leafWidth,
   lobeCount,
   lobeDepth,
+  stalkRatio,
   teethBetween,
   tipWidth,
   veinPairs,
+  widestPlace,
 } from './measured/leaves'
-import { needleLength, needleMix, needleWidth, poreRows } from './measured/needles'
+import {
+  bundleLength,
+  ductCount,
+  needleLength,
+  needleMix,
+  needleWidth,
+  needleYears,
+  poreRows,
+} from './measured/needles'
+import { LEAVES } from './measured/ownleaf'
 import { ridge, tiers } from './measured/stems'
 import type { Reader } from './parameters'
 import type { Picture } from './picture'
@@ -49,6 +78,25 @@ export const MEASURED = [
   'wing-ratio',
   'tiers',
   'ridge',
+  'bud-ratio',
+  'twig-thickness',
+  'widest-place',
+  'stalk-ratio',
+  'edge-teeth',
+  'notch-veins',
+  'leaflet-count',
+  'leaflet-stalk',
+  'leaflet-ratio',
+  'teeth-over-veins',
+  'free-pairs',
+  'bundle-length',
+  'needle-years',
+  'duct-count',
+  'conelet-stalk',
+  'pinecone-length',
+  'acorn-stalk',
+  'key-length',
+  'valves',
 ] as const
 
 export type Measured = (typeof MEASURED)[number]
@@ -56,13 +104,14 @@ export type Measured = (typeof MEASURED)[number]
 /**
  * The part with the dimension line drawn on it, so that one sees what to measure, as large as the value says.
  *
- * what: is measured or counted.
+ * what: is measured or counted; leaf: whose leaf it is, where it is one.
  */
 export function measured(read: Reader, value: Value): Picture {
   const what = read.word('what', MEASURED)
+  const leaf = read.word('leaf', LEAVES)
   read.done()
   const sketch = new Sketch()
-  FIGURES[what](sketch, { raw: value.raw, share: Math.min(1.1, Math.max(-0.05, value.share)) })
+  FIGURES[what](sketch, { raw: value.raw, share: Math.min(1.1, Math.max(-0.05, value.share)) }, leaf)
   return sketch.picture()
 }
 
@@ -94,4 +143,23 @@ const FIGURES: Readonly<Record<Measured, Figure>> = {
   'wing-ratio': wingRatio,
   tiers,
   ridge,
+  'bud-ratio': budRatio,
+  'twig-thickness': twigThickness,
+  'widest-place': widestPlace,
+  'stalk-ratio': stalkRatio,
+  'edge-teeth': edgeTeeth,
+  'notch-veins': notchVeins,
+  'leaflet-count': leafletCount,
+  'leaflet-stalk': leafletStalk,
+  'leaflet-ratio': leafletRatio,
+  'teeth-over-veins': teethOverVeins,
+  'free-pairs': freePairs,
+  'bundle-length': bundleLength,
+  'needle-years': needleYears,
+  'duct-count': ductCount,
+  'conelet-stalk': coneletStalk,
+  'pinecone-length': pineconeLength,
+  'acorn-stalk': acornStalk,
+  'key-length': keyLength,
+  valves,
 }

@@ -30,9 +30,9 @@ export function needle(read: Reader): Picture {
     notched: [
       [half, 34],
       [half * 0.8, 14],
-      [half * 0.35, 10],
-      [0, 22],
-      [-half * 0.35, 10],
+      [half * 0.4, 6],
+      [0, 48],
+      [-half * 0.4, 6],
       [-half * 0.8, 14],
       [-half, 34],
     ],
@@ -66,7 +66,7 @@ export function needle(read: Reader): Picture {
       5,
     ),
   ]
-  sketch.shape(outline, bands === 'none' && pores === 'none' ? 'green' : 'leaf', 2.8)
+  sketch.shape(outline, bands === 'none' ? 'green' : 'leaf', 2.8)
   if (bands !== 'none') {
     for (const side of [-1, 1]) {
       const w = bands === 'clear' ? 7 : 3
@@ -84,9 +84,8 @@ export function needle(read: Reader): Picture {
     }
   }
   if (pores !== 'none') {
-    for (let y = 26; y < (pores === 'tip' ? 62 : 172); y += 7) {
-      for (const x of [-12, -7, 7, 12])
-        sketch.dot([100 + x, y + (x % 2)], 1.5, 'ink').dot([100 + x, y + (x % 2)], 0.8, 'pale')
+    for (let y = 30; y < (pores === 'tip' ? 84 : 172); y += 6) {
+      for (const x of [-12, -7, 7, 12]) sketch.dot([100 + x, y + (x % 2)], 2.3, 'pale')
     }
   }
   sketch.line(
@@ -173,24 +172,38 @@ export function needleSection(read: Reader): Picture {
   return sketch.picture()
 }
 
-/** A tuft of needles on its short shoot, with the bands beneath where they are asked for. */
+/** A tuft of needles on its short shoot from beneath; bands: pale ones on each needle. */
 export function tuft(read: Reader): Picture {
+  const bands = read.word('bands', BANDS)
+  const count = bands === 'none' ? 17 : 9
   read.done()
   const sketch = new Sketch()
   const foot: Point = [100, 150]
-  for (let i = 0; i < 17; i++) {
-    const angle = -1.35 + (2.7 * i) / 16
-    const end = placed([[0, -1]], foot, 104 - Math.abs(i - 8) * 3, angle)[0] ?? foot
-    const bend = placed([[0.04 * (i - 8) * 0.3, -0.5]], foot, 100, angle)[0] ?? foot
-    sketch.line(curve([foot, bend, end], 4), { width: 5.6, start: 0.7, end: 0.5 })
-    sketch.line(curve([foot, bend, end], 4), { width: 3, start: 0.7, end: 0.5, role: 'green' })
+  for (let i = 0; i < count; i++) {
+    const off = (i - (count - 1) / 2) / ((count - 1) / 2)
+    const angle = 1.35 * off
+    const end = placed([[0, -1]], foot, 108 - Math.abs(off) * 24, angle)[0] ?? foot
+    const bend = placed([[0.1 * off, -0.5]], foot, 100, angle)[0] ?? foot
+    const line = curve([foot, bend, end], 4)
+    const wide = bands === 'none' ? 3 : 8
+    sketch.line(line, { width: wide + 2.8, start: 0.7, end: 0.5 })
+    sketch.line(line, { width: wide, start: 0.7, end: 0.5, role: 'green' })
+    if (bands !== 'none') {
+      for (const side of [-1, 1]) {
+        const band = placesOn(line, 12)
+          .slice(3, -1)
+          .map((place) => beside(place, side * 2.1))
+        sketch.line(band, {
+          width: bands === 'clear' ? 2.6 : 1.1,
+          start: 0.9,
+          end: 0.7,
+          role: bands === 'clear' ? 'pale' : 'grey',
+        })
+      }
+    }
   }
   sketch.shape(points('86,150 114,150 112,176 88,176'), 'wood', 2.4)
-  const ring = placesOn(points('88,158 112,158'), 2)
-  sketch.line(
-    ring.map((place) => beside(place, 0)),
-    { width: 1.6 },
-  )
+  sketch.line(points('88,158 100,160 112,158'), { width: 1.6 })
   sketch.line(curve(points('20,186 100,178 180,188'), 6), { width: 10, start: 0.8, end: 0.8, role: 'ink' })
   return sketch.picture()
 }

@@ -1,7 +1,17 @@
 import { catalogue } from './draw'
+import { OWN_PICTURE } from './ownPicture'
 import type { Allowed } from './parameters'
 
-function schemaOf(allowed: Allowed): object {
+/** A picture of one's own, by the print of its file. */
+type Print = { readonly kind: 'print' }
+const OWN: readonly [string, ReadonlyMap<string, Allowed | Print>] = [
+  OWN_PICTURE,
+  new Map([['image', { kind: 'print' } as const]]),
+]
+
+function schemaOf(allowed: Allowed | Print): object {
+  if (allowed.kind === 'print') return { type: 'string', pattern: '^[0-9a-f]{64}$' }
+
   if (allowed.kind === 'number') return { type: 'number', minimum: allowed.least, maximum: allowed.most }
   if (allowed.kind === 'word') return { enum: allowed.words }
   return { type: 'boolean' }
@@ -16,7 +26,7 @@ export function drawingSchema(): object {
     type: 'object',
     required: ['part'],
     properties: { part: { type: 'string', pattern: '^[a-z]+(-[a-z]+)*$' } },
-    allOf: [...parts].map(([part, parameters]) => ({
+    allOf: [...parts, OWN].map(([part, parameters]) => ({
       if: { properties: { part: { const: part } } },
       // biome-ignore lint/suspicious/noThenProperty: a word of JSON Schema
       then: {

@@ -1,5 +1,5 @@
 import { distance, type Point, placesOn, pointOf } from './geometry'
-import type { Mark, Picture, Role } from './picture'
+import type { Mark, Picture, Role, Span } from './picture'
 
 /** How a pen goes over the paper. */
 export type Pen = {
@@ -18,6 +18,9 @@ const MOST_PLACES = 400
 export class Sketch {
   private readonly marks: Mark[] = []
   private place: (point: Point) => Point = (point) => point
+  private part: number | undefined
+  private readonly spans: Span[] = []
+  private dots = 0
 
   constructor(
     private readonly width = 200,
@@ -33,9 +36,23 @@ export class Sketch {
     return this
   }
 
+  /** Draws what shows one part of what is asked for. */
+  ofPart(part: number, draw: () => unknown): this {
+    this.part = part
+    draw()
+    this.part = undefined
+    return this
+  }
+
+  /** Says from where to where one part of what is asked for goes. */
+  span(part: number, from: Point, to: Point): this {
+    this.spans.push({ part, from: this.place(from), to: this.place(to) })
+    return this
+  }
+
   /** A filled shape with these corners. */
   fill(points: readonly Point[], role: Role): this {
-    this.marks.push({ d: closed(points.map(this.place)), role })
+    this.mark(closed(thinned(points.map(this.place))), role)
     return this
   }
 
@@ -57,7 +74,7 @@ export class Sketch {
       left.push([point[0] + nx, point[1] + ny])
       right.push([point[0] - nx, point[1] - ny])
     })
-    this.marks.push({ d: closed([...left, ...right.reverse()]), role })
+    this.mark(closed([...left, ...right.reverse()]), role)
     return this
   }
 
@@ -69,7 +86,7 @@ export class Sketch {
 
   /** A closed contour that swells on its lower right side. */
   contour(corners: readonly Point[], width = 2.6, role: Role = 'ink'): this {
-    const points = corners.map(this.place)
+    const points = thinned(corners.map(this.place))
     const around =
       points.length > MOST_PLACES
         ? placesOn([...points, pointOf(points, 0)], MOST_PLACES).map((one) => one.at)
@@ -87,36 +104,66 @@ export class Sketch {
     })
     outer.push(pointOf(outer, 0))
     inner.push(pointOf(inner, 0))
-    this.marks.push({ d: closed([...outer, ...inner.reverse()]), role })
+    this.mark(closed([...outer, ...inner.reverse()]), role)
     return this
   }
 
   /** A round dot. */
   dot(centre: Point, radius: number, role: Role = 'ink'): this {
     const [x, y] = this.place(centre)
+    if (role === 'measure') this.dots++
     const r = short(radius)
     const across = short(2 * radius)
-    this.marks.push({
-      d: `M${short(x - radius)},${short(y)}a${r} ${r} 0 1 1 ${across} 0a${r} ${r} 0 1 1-${across} 0Z`,
+    this.mark(
+      `M${short(x - radius)},${short(y)}a${r} ${r} 0 1 1 ${across} 0a${r} ${r} 0 1 1-${across} 0Z`,
       role,
-    })
+    )
     return this
   }
 
+  private mark(d: string, role: Role): void {
+    this.marks.push(this.part === undefined ? { d, role } : { d, role, part: this.part })
+  }
+
   picture(): Picture {
-    return { width: this.width, height: this.height, marks: gathered(this.marks) }
+    return {
+      width: this.width,
+      height: this.height,
+      marks: gathered(this.marks),
+      ...(this.spans.length > 0 ? { spans: this.spans } : {}),
+      ...(this.dots > 0 ? { counted: this.dots } : {}),
+    }
   }
 }
 
-/** Neighbouring marks of one role become one path. */
+/** Neighbouring marks of one role and part become one path. */
 function gathered(marks: readonly Mark[]): Mark[] {
   const all: Mark[] = []
   for (const mark of marks) {
     const last = all.at(-1)
-    if (last && last.role === mark.role) all[all.length - 1] = { role: mark.role, d: last.d + mark.d }
+    if (last && last.role === mark.role && last.part === mark.part)
+      all[all.length - 1] = { ...last, d: last.d + mark.d }
     else all.push(mark)
   }
   return all
+}
+
+const SEEN = 0.12 // units from the line between its neighbours; what lies closer nobody sees
+
+/** A closed line without the points that hardly bend it. */
+function thinned(points: readonly Point[]): Point[] {
+  if (points.length < 12) return [...points]
+  const kept: Point[] = [pointOf(points, 0)]
+  for (let i = 1; i < points.length - 1; i++) {
+    const [ax, ay] = kept.at(-1) ?? pointOf(points, 0)
+    const [x, y] = pointOf(points, i)
+    const [bx, by] = pointOf(points, i + 1)
+    const length = distance(bx - ax, by - ay)
+    const off = length === 0 ? 1 : Math.abs((x - ax) * (by - ay) - (y - ay) * (bx - ax)) / length
+    if (off > SEEN || length === 0) kept.push([x, y])
+  }
+  kept.push(pointOf(points, points.length - 1))
+  return kept
 }
 
 /** Twice the area within a closed line, above 0 where it runs clockwise on the screen. */

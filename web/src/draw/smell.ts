@@ -4,12 +4,12 @@ import type { Picture } from './picture'
 import { Sketch } from './sketch'
 import { AXIS, drawTwig } from './twig'
 
-const OF = ['twig', 'needles'] as const
-const SCENT = ['none', 'almond', 'rank', 'orange', 'resin'] as const
+const OF = ['twig', 'needles', 'bud'] as const
+const SCENT = ['none', 'almond', 'rank', 'orange', 'resin', 'faint', 'balsam'] as const
 
 /**
- * What was scratched or crushed and what rises from it; of: a scratched twig or crushed needles; scent: of bitter almond,
- * rank, of orange, of resin, or nothing to speak of.
+ * What was scratched or crushed and what rises from it; of: a scratched twig, crushed needles or a crushed bud; scent: of bitter almond,
+ * rank, of orange, of resin, of balsam, faint, or nothing to speak of.
  */
 export function smell(read: Reader): Picture {
   const of = read.word('of', OF)
@@ -17,12 +17,15 @@ export function smell(read: Reader): Picture {
   read.done()
   const sketch = new Sketch()
   if (of === 'needles') crushedNeedles(sketch)
+  else if (of === 'bud') crushedBud(sketch, scent === 'balsam')
   else {
     drawTwig(sketch, 26)
     scratch(sketch, 'cream')
   }
   if (scent === 'almond') almond(sketch)
   if (scent === 'orange') orange(sketch)
+  if (scent === 'faint') waft(sketch, '100,86', 2.7)
+  if (scent === 'balsam') waft(sketch, '36,92 68,84 100,78 132,84 164,92', 2.4)
   if (scent === 'rank' || scent === 'resin') {
     for (let i = 0; i < 4; i++) {
       const x = 34 + 24 * i
@@ -43,6 +46,49 @@ export function smell(read: Reader): Picture {
     }
   }
   return sketch.picture()
+}
+
+/** A bud squeezed between finger and thumb; sticky: whether threads of balsam draw out. */
+function crushedBud(sketch: Sketch, sticky: boolean): void {
+  sketch.shape(curve(points('0,106 40,104 84,110 98,122 84,132 40,134 0,138'), 6), 'paper', 2.6)
+  sketch.shape(curve(points('200,106 160,104 116,110 102,122 116,132 160,134 200,138'), 6), 'paper', 2.6)
+  sketch.shape(
+    curve(points('100,92 114,110 118,132 108,160 100,176 92,160 82,132 86,110 100,92'), 5),
+    'brown',
+    2.6,
+  )
+  sketch
+    .line(curve(points('88,120 100,106 112,120'), 4), { width: 1.8 })
+    .line(curve(points('86,140 100,124 114,140'), 4), { width: 1.8 })
+  if (sticky) {
+    for (const [x, y] of points('84,116 116,116 92,150 108,148'))
+      sketch.shape(
+        curve(
+          [
+            [x, y - 7],
+            [x + 6, y + 3],
+            [x, y + 9],
+            [x - 6, y + 3],
+            [x, y - 7],
+          ],
+          3,
+        ),
+        'orange',
+        1.6,
+      )
+    for (const y of [112, 126])
+      sketch.line(
+        curve(
+          [
+            [72, y],
+            [100, y + 8],
+            [128, y],
+          ],
+          4,
+        ),
+        { width: 3, start: 1, end: 1, role: 'orange' },
+      )
+  }
 }
 
 /** Needles bent and split between finger and thumb. */
@@ -116,15 +162,15 @@ function almond(sketch: Sketch): void {
   waft(sketch, '92,92 101,84 110,76')
 }
 
-/** Thin wavy lines that rise from some places. */
-function waft(sketch: Sketch, from: string): void {
+/** Wavy lines that rise from some places. */
+function waft(sketch: Sketch, from: string, size = 1): void {
   for (const [x, y] of points(from)) {
     const line: readonly Point[] = [
       [x, y],
-      [x - 5, y - 9],
-      [x + 2, y - 17],
-      [x - 3, y - 26],
+      [x - 5 * size, y - 9 * size],
+      [x + 2 * size, y - 17 * size],
+      [x - 3 * size, y - 26 * size],
     ]
-    sketch.line(curve(line, 5), { width: 1.8 })
+    sketch.line(curve(line, 5), { width: 1.8 * size })
   }
 }

@@ -156,12 +156,12 @@ export function peeled(read: Reader): Picture {
   sketch.line(points('74,54 73,120 74,200'), { width: 2.6, start: 0.9, end: 0.9 })
   sketch.line(points('126,54 127,120 126,200'), { width: 3.8, start: 0.9, end: 0.9 })
   const draw = lots(381)
-  const count = { none: 1, few: 4, many: 13 }[ridges]
+  const count = { none: 0, few: 5, many: 13 }[ridges]
   for (let i = 0; i < count; i++) {
     const x = 82 + ((i * 0.618) % 1) * 38
-    const long = ridges === 'many' ? 50 + 70 * draw() : ridges === 'few' ? 16 + 10 * draw() : 26
+    const long = ridges === 'many' ? 50 + 70 * draw() : 24 + 12 * draw()
     const y = 66 + (122 - Math.min(long, 118)) * draw()
-    const width = ridges === 'many' ? 4 : ridges === 'few' ? 2.6 : 1
+    const width = ridges === 'many' ? 4 : 3.8
     sketch.line(
       [
         [x, y],
@@ -170,14 +170,13 @@ export function peeled(read: Reader): Picture {
       ],
       { width, start: 0.2, end: 0.2 },
     )
-    if (ridges !== 'none')
-      sketch.line(
-        [
-          [x - 2, y + 4],
-          [x - 1.4, y + long - 4],
-        ],
-        { width: 1.2, role: 'pale' },
-      )
+    sketch.line(
+      [
+        [x - 2, y + 4],
+        [x - 1.4, y + long - 4],
+      ],
+      { width: 1.2, role: 'pale' },
+    )
   }
   return sketch.picture()
 }

@@ -24,6 +24,9 @@ export const TONES = {
   cream: { role: 'cream', pattern: 'plain' },
   pink: { role: 'pink', pattern: 'dashes' },
   dark: { role: 'dark', pattern: 'plain' },
+  rust: { role: 'rust', pattern: 'crossed' },
+  white: { role: 'pale', pattern: 'plain' },
+  fresh: { role: 'fresh', pattern: 'plain' },
 } as const satisfies Readonly<Record<string, Tone>>
 
 export type ToneName = keyof typeof TONES

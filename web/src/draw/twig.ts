@@ -6,7 +6,8 @@ import { Sketch } from './sketch'
 import { TONE_NAMES, TONES, type Tone, toned } from './tone'
 
 const AMOUNT = ['none', 'few', 'dense'] as const
-const BEARS = ['buds', 'discs', 'spurs'] as const
+const BEARS = ['buds', 'discs', 'spurs', 'pegs'] as const
+const FELT = ['none', 'patches', 'all'] as const
 const BLOOM = ['none', 'thin', 'clear'] as const
 
 /** The middle line of a twig that lies across the picture, from its foot to its tip. */
@@ -39,6 +40,7 @@ export function drawTwig(
     [29, -1],
   ] as const
   if (bears === 'discs') discs(sketch, width, tone)
+  else if (bears === 'pegs') pegs(sketch, width)
   else for (const [place, side] of sides) (bears === 'buds' ? bud : spur)(sketch, width, place, side)
   sketch
     .line(body.left, { width: 2.2, start: 0.8, end: 0.7 })
@@ -51,6 +53,64 @@ function discs(sketch: Sketch, width: number, tone: Tone): void {
   for (const [i, place] of placesOn(AXIS, 16).slice(1, -1).entries()) {
     const at = beside(place, (((i * 0.382) % 1) - 0.5) * width * 0.68)
     sketch.dot(at, 3.8).dot(at, 2.5, tone.role)
+  }
+}
+
+/** Pegs of wood on which needles stood, rough to the finger. */
+function pegs(sketch: Sketch, width: number): void {
+  for (const [i, place] of placesOn(AXIS, 15).slice(1, -1).entries()) {
+    for (const side of [-1, 1]) {
+      const edge = side * width * (0.46 - 0.012 * i)
+      sketch.shape(
+        [
+          beside(place, edge * 0.8, -6),
+          beside(place, edge + side * 13, 6),
+          beside(place, edge + side * 12, 13),
+          beside(place, edge * 0.8, 5),
+        ],
+        'brown',
+        1.8,
+      )
+    }
+    sketch.shape([beside(place, -5, -2), beside(place, 1, 12), beside(place, 6, 0)], 'brown', 1.6)
+  }
+}
+
+/** Felt in patches towards the tip, or along most of the length. */
+function felted(sketch: Sketch, width: number, all: boolean): void {
+  const places = placesOn(AXIS, 40)
+  const runs = all
+    ? [[1, 39]]
+    : [
+        [9, 14],
+        [22, 27],
+        [32, 39],
+      ]
+  const draw = lots(435)
+  for (const [from = 0, to = 0] of runs) {
+    const run = places.slice(from, to)
+    const half = (i: number) => width * (0.5 - (0.14 * (from + i)) / 39)
+    sketch.shape(
+      [
+        ...run.map((place, i) => beside(place, half(i))),
+        ...[...run].map((place, i) => beside(place, -half(i))).reverse(),
+      ],
+      'pale',
+      1.4,
+    )
+    for (const [i, place] of run.entries())
+      for (let k = 0; k < (all ? 1 : 3); k++) {
+        const [x, y] = beside(place, (draw() - 0.5) * 1.9 * half(i))
+        sketch.line(
+          [
+            [x - 4, y + 1],
+            [x, y - 4],
+            [x + 5, y],
+            [x + 1, y + 3],
+          ],
+          { width: 1.2 },
+        )
+      }
   }
 }
 
@@ -93,9 +153,9 @@ function bud(sketch: Sketch, width: number, place: number, side: 1 | -1): void {
 /**
  * A one-year twig, large.
  *
- * bears: buds, round needle scars or spurs; warts: resin warts on its surface; hairs: that stand off it; finger: whether a fingertip rubs along it; tone: its colour;
+ * bears: buds, round needle scars, spurs or pegs; warts: resin warts on its surface; hairs: that stand off it; finger: whether a fingertip rubs along it; tone: its colour;
  * dashes: whether it bears many pale ones; bloom: a waxy film, wiped off in one place where it is clear; thorns: on its
- * sides; spine: whether it ends in one.
+ * sides; spine: whether it ends in one; feltOn: white felt in patches or all along.
  */
 export function twig(read: Reader): Picture {
   const bears = read.word('bears', BEARS)
@@ -107,14 +167,17 @@ export function twig(read: Reader): Picture {
   const bloom = read.word('bloom', BLOOM)
   const thorns = read.word('thorns', AMOUNT)
   const spine = read.flag('spine')
+  const felt = read.word('feltOn', FELT)
   read.done()
   const width = thorns === 'none' && !spine ? 34 : 20
   const sketch = new Sketch()
   if (thorns !== 'none') thorn(sketch, width, thorns === 'dense' ? [4, 9, 14, 19, 24, 29, 34] : [14])
   const { left, right } = drawTwig(sketch, width, TONES[tone], bears)
+  if (felt !== 'none') felted(sketch, width, felt === 'all')
   if (hairs !== 'none') hair(sketch, left, right, hairs === 'dense')
-  if (warts !== 'none') wart(sketch, width, warts === 'dense' ? 58 : 13)
-  if (warts === 'none' && hairs === 'none' && tone === 'plain' && !dashes) sheen(sketch, width)
+  if (warts !== 'none') wart(sketch, width, warts === 'dense' ? 58 : 20)
+  if (warts === 'none' && hairs === 'none' && felt === 'none' && tone === 'plain' && !dashes)
+    sheen(sketch, width)
   if (dashes) paleDashes(sketch, width)
   if (bloom !== 'none') waxed(sketch, width, bloom === 'clear')
   if (spine) sketch.shape(points('178,36 190,14 196,4 184,12 168,26'), 'dark', 2)
@@ -203,7 +266,7 @@ function wart(sketch: Sketch, width: number, count: number): void {
     const share = ((i * 0.618) % 1) * 2 - 1
     const radius = 2.6 + 1.6 * draw()
     const at = beside(place, share * width * 0.47 * (1 - 0.2 * (i / count)), 4 * (draw() - 0.5))
-    sketch.dot(at, radius, 'ink').dot([at[0] - 0.7, at[1] - 0.9], radius * 0.55, 'paper')
+    sketch.dot(at, radius + 1.4, 'ink').dot([at[0] - 0.6, at[1] - 0.8], radius * 0.7, 'pale')
   })
 }
 

@@ -2,12 +2,12 @@ import { curve, lots, type Point, points, stretch } from './geometry'
 import { hairsOn } from './leaf'
 import type { Reader } from './parameters'
 import type { Picture, Role } from './picture'
-import { Sketch } from './sketch'
+import { ellipse, Sketch } from './sketch'
 
 const TUFTS = ['none', 'few', 'clear'] as const
 const MIDRIB = ['bald', 'fringe', 'scattered', 'veins', 'all-over'] as const
 const STALK = ['bald', 'few', 'downy'] as const
-const TONE = ['pale', 'green', 'bluish'] as const
+const TONE = ['pale', 'green', 'bluish', 'whitish'] as const
 const CROSS = ['plain', 'none', 'faint', 'raised'] as const
 const FELT = ['none', 'thin', 'short', 'thick'] as const
 
@@ -16,14 +16,15 @@ const FELT = ['none', 'thin', 'short', 'thick'] as const
  * veins and between them, and how the surface looks.
  *
  * tufts: in the vein forks; midrib: hairs along it and beyond; stalk: hairs on it; rust: whether hairs are rust-brown;
- * pairs: of side veins shown, 3 to 7; tone: of the surface, a bluish one is dotted; cross: the finest veins, plain ones short; felt: that
+ * pairs: of side veins shown, 3 to 7; whitish: whether hairs are; tone: of the surface, a bluish one is dotted; cross: the finest veins, plain ones short; felt: that
  * hides the surface; finger: whether a fingertip strokes it.
  */
 export function underside(read: Reader): Picture {
   const tufts = read.word('tufts', TUFTS)
   const midribHairs = read.word('midrib', MIDRIB)
   const stalk = read.word('stalk', STALK)
-  const hair: Hair = read.flag('rust') ? 'rust' : 'ink'
+  const rust = read.flag('rust')
+  const hair: Hair = read.flag('whitish') ? 'pale' : rust ? 'rust' : 'ink'
   const pairs = Math.round(read.number('pairs', 3, 7, 5))
   const tone = read.word('tone', TONE)
   const cross = read.word('cross', CROSS)
@@ -42,15 +43,15 @@ export function underside(read: Reader): Picture {
   hairsAlong(sketch, midribHairs, midrib, veins, hair)
   if (tufts !== 'none') {
     for (const [i, vein] of veins.entries()) {
-      if (tufts === 'clear' || i < 4) tuft(sketch, vein, tufts === 'clear' ? 11 : 6, hair, i)
+      if (tufts === 'clear' || i < 6) tuft(sketch, vein, tufts === 'clear' ? 11 : 8, hair, i)
     }
   }
   if (stalk !== 'bald') {
     hairsOn(
       sketch,
       stretch(midrib, 0, 0.22),
-      stalk === 'downy' ? 13 : 5,
-      stalk === 'downy' ? 10 : 7,
+      stalk === 'downy' ? 13 : 7,
+      stalk === 'downy' ? 12 : 10,
       23,
       hair,
     )
@@ -59,14 +60,18 @@ export function underside(read: Reader): Picture {
   return sketch.picture()
 }
 
-type Hair = 'ink' | 'rust'
+type Hair = 'ink' | 'rust' | 'pale'
 
 function surface(sketch: Sketch, tone: (typeof TONE)[number]): void {
   const edge = curve(points('100,156 60,150 26,120 14,78 22,34 40,6'), 6)
   const across = curve(points('40,6 70,12 98,4 130,13 160,6'), 4)
   const otherEdge = curve(points('160,6 178,34 186,78 174,120 140,150 100,156'), 6)
-  const role: Role = tone === 'green' ? 'green' : tone === 'pale' ? 'leaf' : 'bloom'
+  const role: Role = { green: 'fresh', pale: 'leaf', bluish: 'bloom', whitish: 'pale' }[tone] as Role
   sketch.fill([...edge, ...across, ...otherEdge], role)
+  if (tone === 'whitish') {
+    for (const [x, y] of points('60,60 132,92 84,112 120,40'))
+      sketch.fill(ellipse([x, y], 9, 6, 12), 'orange')
+  }
   if (tone === 'bluish') {
     const draw = lots(391)
     for (let i = 0; i < 90; i++) {
@@ -75,6 +80,8 @@ function surface(sketch: Sketch, tone: (typeof TONE)[number]): void {
       sketch.dot([100 + 78 * reach * Math.cos(angle), 80 + 66 * reach * Math.sin(angle)], 0.9, 'hatch')
     }
   }
+  // where the blade turns over, its upper face is seen beside the lower one
+  sketch.shape(curve(points('14,78 2,64 4,40 24,22 22,34 16,58 14,78'), 5), 'green', 2)
   sketch.line(edge, { width: 3, start: 0.8, end: 0.2 }).line(otherEdge, { width: 3, start: 0.2, end: 0.8 })
   sketch.line(across, { width: 1, role: 'hatch' }) // where the drawing breaks off
 }
@@ -140,16 +147,16 @@ function hairsAlong(
   }
   if (where === 'all-over') {
     const draw = lots(401)
-    for (let i = 0; i < 54; i++) {
+    for (let i = 0; i < 40; i++) {
       const angle = 2 * Math.PI * draw()
       const reach = Math.sqrt(draw())
       const [x, y] = [100 + 76 * reach * Math.cos(angle), 82 + 62 * reach * Math.sin(angle)]
       sketch.line(
         [
           [x, y],
-          [x + 4, y - 6],
+          [x + 5, y - 8],
         ],
-        { width: 1.2, start: 1, end: 0.3, role: hair },
+        { width: 2, start: 1, end: 0.3, role: hair },
       )
     }
   }
@@ -158,7 +165,7 @@ function hairsAlong(
 /** Felt: a few curls, short ones with the surface between, or thick ones that hide it. */
 function feltOver(sketch: Sketch, felt: 'thin' | 'short' | 'thick'): void {
   const draw = lots(411)
-  const [count, size] = { thin: [34, 5], short: [92, 4], thick: [54, 9.5] }[felt] as [number, number]
+  const [count, size] = { thin: [16, 6], short: [80, 5.4], thick: [48, 9.8] }[felt] as [number, number]
   for (let i = 0; i < count; i++) {
     const angle = i * 2.39996
     const reach = Math.sqrt((i + 0.5) / count)
@@ -169,7 +176,7 @@ function feltOver(sketch: Sketch, felt: 'thin' | 'short' | 'thick'): void {
           [x, y],
           [x + size, y - size * (0.6 + draw())],
         ],
-        { width: 1.3 },
+        { width: 1.9 },
       )
     else {
       const s = size * (0.8 + 0.5 * draw())
@@ -195,6 +202,10 @@ function tuft(sketch: Sketch, vein: readonly Point[], hairs: number, role: Hair,
   const [root] = stretch(vein, 0, 0, 2)
   if (!root) return
   const side = (vein.at(-1)?.[0] ?? 0) < 100 ? -1 : 1
+  if (role === 'pale') {
+    const at: Point = [root[0] + side * 10, root[1] - 10]
+    sketch.shape(ellipse(at, 11, 10, 8), 'pale', 1.8)
+  }
   for (let i = 0; i < hairs; i++) {
     const angle = -1.35 + 1.05 * draw()
     const length = 8 + 8 * draw()
@@ -205,7 +216,7 @@ function tuft(sketch: Sketch, vein: readonly Point[], hairs: number, role: Hair,
         [foot[0] + side * Math.cos(angle) * length * 0.6, foot[1] + Math.sin(angle) * length * 0.5],
         [foot[0] + side * Math.cos(angle) * length, foot[1] + Math.sin(angle) * length * 0.8],
       ],
-      { width: role === 'rust' ? 2 : 1.5, start: 1, end: 0.3, role },
+      { width: 2.2, start: 1, end: 0.3, role },
     )
   }
 }
@@ -213,11 +224,13 @@ function tuft(sketch: Sketch, vein: readonly Point[], hairs: number, role: Hair,
 /** A dense band of hairs along both sides of the lower midrib, longest at its foot. */
 function fringe(sketch: Sketch, role: Hair): void {
   const draw = lots(41)
-  for (let i = 0; i < 56; i++) {
-    const y = 150 - (i * 110) / 56
-    const length = (19 - (i * 9) / 56) * (0.75 + 0.5 * draw())
+  for (let i = 0; i < 52; i++) {
+    const y = 150 - (i * 110) / 52
+    const length = (19 - (i * 9) / 52) * (0.75 + 0.5 * draw())
     const side = i % 2 === 0 ? 1 : -1
     const foot: Point = [100 + side * 3, y]
+    if (role === 'pale')
+      sketch.line([foot, [foot[0] + side * length, y - 8]], { width: 3.6, start: 1, end: 0.5 })
     sketch.line([foot, [foot[0] + side * length * 0.6, y - 4], [foot[0] + side * length, y - 11 * draw()]], {
       width: 1.6,
       start: 1,

@@ -16,6 +16,18 @@ declare module 'goldthistle-reckoner' {
     lacking: readonly string[],
     month: number,
   ): unknown
+  /** The value that comes of typed parts of a character of a sheet that is open, or why none does. */
+  export function taken(versionId: string, character: string, parts: readonly number[]): unknown
+  /** The value that comes of taps on a photo, or why none does yet, and the lines that guide them. */
+  export function onPhoto(versionId: string, character: string, photo: unknown): unknown
+  /** What a practice tree shows, and a call of it that nobody has begun. */
+  export function practiceTree(versionId: string, seed: number, one: string, other: string): unknown
+  /** What became of a practice tree. */
+  export function practiceResult(versionId: string, made: unknown): unknown
+  /** What a last look at a tree says before anything is cut, in a month of 1-12. */
+  export function lastLook(versionId: string, asked: unknown, month: number, made: unknown): unknown
+  /** What a line of a caliper comes to, that came at a time in milliseconds. */
+  export function caliperLine(line: string, at: number): unknown
   /** How a tree stands and looks in its plot's table and map, and whether something is left to do at it. */
   export function look(tree: unknown): unknown
   /** Where an observer goes on to from a tree, among all trees of its plot. */

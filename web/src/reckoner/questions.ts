@@ -6,10 +6,14 @@ import type {
   Circumstances,
   Determination,
   KeptPhoto,
+  LookAsked,
+  LookResult,
   Month,
   NewDetermination,
   NewReading,
+  NewTry,
   NextTree,
+  PracticeResult,
   SurveyRules,
   TreeRow,
 } from '../api/types'
@@ -48,6 +52,34 @@ export type Asked =
       readonly entered: readonly EnteredOnCall[]
       readonly year: number
       readonly month: number
+    }
+  | {
+      readonly what: 'taken'
+      readonly versionId: string
+      readonly character: string
+      readonly parts: readonly number[]
+    }
+  | {
+      readonly what: 'onPhoto'
+      readonly versionId: string
+      readonly character: string
+      readonly photo: TapsOnPhoto
+    }
+  | { readonly what: 'caliperLine'; readonly line: string; readonly at: number }
+  | {
+      readonly what: 'practiceTree'
+      readonly versionId: string
+      readonly seed: number
+      readonly one: string
+      readonly other: string
+    }
+  | { readonly what: 'practiceResult'; readonly versionId: string; readonly made: PracticeMade }
+  | {
+      readonly what: 'lastLook'
+      readonly versionId: string
+      readonly asked: LookAsked
+      readonly month: number
+      readonly made: LookMade
     }
   | { readonly what: 'looks'; readonly trees: readonly HereRow[] }
   | { readonly what: 'next'; readonly hereId: string; readonly trees: readonly TreeRow[] }
@@ -96,8 +128,93 @@ export type LaidOut = {
   readonly differs: string
 }
 
+/** What comes of typed parts: the value, and what it were the other way round; or why nothing comes of them. */
+export type ValueTaken = {
+  readonly value?: number
+  readonly turned?: number
+  readonly refused?: string
+}
+
+/** What a line of a caliper comes to: a value in mm, or why it is none; neither: the press before once more. */
+export type LineTaken = { readonly value?: number; readonly refused?: string }
+
+/** A place on a photo, in its pixels. */
+export type Tap = { readonly x: number; readonly y: number }
+
+/** Taps on a photo: of each part, what tells how large things are, and how far the photo is enlarged. */
+export type TapsOnPhoto = {
+  readonly taps: readonly (readonly Tap[])[]
+  readonly scale: readonly Tap[]
+  readonly millimetres: number
+  /** what the scale is checked by: the ends of the card's bar, or of a second stretch across the first, with its mm */
+  readonly check?: readonly Tap[]
+  readonly checkMillimetres?: number
+  readonly zoom: number
+}
+
+/** What comes of taps: the value, how far off it may be, whether that settles nothing; or why nothing comes yet. */
+export type PhotoTaken = {
+  readonly value?: number
+  readonly error?: number
+  readonly coarse?: boolean
+  readonly refused?: string
+  /** why what tells the scale cannot be that */
+  readonly scaleRefused?: string
+  /** how long the card's bar comes out, in mm */
+  readonly bar?: number
+  /** a line to tap on */
+  readonly guide?: readonly [Tap, Tap]
+}
+
+/** What was read at a tree before it is cut. */
+export type LookMade = {
+  readonly readings: readonly NewReading[]
+  readonly gate: readonly { readonly item: string; readonly fits: boolean }[]
+}
+
+/** What a last look says, or why that cannot be told. */
+export type LookTold = { readonly result?: LookResult; readonly refused?: string }
+
+/** A practice tree and what somebody made of it. */
+export type PracticeMade = Pick<
+  NewTry,
+  'seed' | 'one' | 'other' | 'readings' | 'gate' | 'outcome' | 'taxonId'
+>
+
+/** What a practice tree shows of a character: one state or number for each look; neither: it bears none. */
+export type Shown = {
+  /** that the check takes from the day */
+  readonly minutes: number
+  readonly states: readonly string[]
+  readonly values: readonly number[]
+  /** how the states are drawn; empty where one of them is not */
+  readonly drawings: readonly {
+    readonly part: string
+    readonly parameters: Readonly<Record<string, unknown>>
+    readonly turned: boolean
+  }[]
+}
+
+/** A practice tree, or why its pair cannot be practised. */
+export type PracticeTree = {
+  readonly refused?: string
+  readonly tree?: {
+    readonly month: number
+    readonly stage: string
+    readonly gateBroken: string
+    readonly shown: Readonly<Record<string, Shown>>
+  }
+  readonly state?: CallState
+}
+
 /** What is told to each question. */
 export type Told = {
+  practiceTree: PracticeTree
+  practiceResult: PracticeResult
+  lastLook: LookTold
+  taken: ValueTaken
+  onPhoto: PhotoTaken
+  caliperLine: LineTaken
   laidOut: LaidOut
   outlook: readonly Month[]
   untouched: CallState

@@ -1,4 +1,18 @@
-import { difference, layOut, look, next, openSheet, outlook, untouched } from 'goldthistle-reckoner'
+import {
+  caliperLine,
+  difference,
+  lastLook,
+  layOut,
+  look,
+  next,
+  onPhoto,
+  openSheet,
+  outlook,
+  practiceResult,
+  practiceTree,
+  taken,
+  untouched,
+} from 'goldthistle-reckoner'
 import type { Answer, Asked, Question } from './questions'
 
 const begun = new Map<string, unknown>() // what the server told of each tree
@@ -19,6 +33,18 @@ function answerTo(asked: Asked): unknown {
     }
     case 'outlook':
       return outlook(begun.get(asked.treeId), asked.entered, asked.year, asked.month)
+    case 'taken':
+      return taken(asked.versionId, asked.character, asked.parts)
+    case 'onPhoto':
+      return onPhoto(asked.versionId, asked.character, asked.photo)
+    case 'caliperLine':
+      return caliperLine(asked.line, asked.at)
+    case 'practiceTree':
+      return practiceTree(asked.versionId, asked.seed, asked.one, asked.other)
+    case 'practiceResult':
+      return practiceResult(asked.versionId, asked.made)
+    case 'lastLook':
+      return lastLook(asked.versionId, asked.asked, asked.month, asked.made)
     case 'looks':
       return asked.trees.map(look)
     case 'next':

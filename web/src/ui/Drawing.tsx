@@ -2,6 +2,7 @@ import { memo } from 'react'
 import type { DrawingHint } from '../api/types'
 import { draw } from '../draw/draw'
 import type { Value } from '../draw/measured/figure'
+import { ownPictureOf } from '../draw/ownPicture'
 import type { Picture, Role } from '../draw/picture'
 
 const FILL: Readonly<Record<Role, string>> = {
@@ -22,6 +23,7 @@ const FILL: Readonly<Record<Role, string>> = {
   brown: 'fill-draw-brown',
   grey: 'fill-draw-grey',
   green: 'fill-draw-green',
+  fresh: 'fill-draw-fresh',
   sage: 'fill-draw-sage',
   bloom: 'fill-draw-bloom',
   pink: 'fill-draw-pink',
@@ -36,7 +38,12 @@ function drawnOf(picture: Picture | undefined): Drawn | undefined {
     picture && {
       width: picture.width,
       height: picture.height,
-      paths: picture.marks.map((mark) => `<path d="${mark.d}" class="${FILL[mark.role]}"/>`).join(''),
+      paths: picture.marks
+        .map(
+          (mark) =>
+            `<path d="${mark.d}" class="${FILL[mark.role]}"${mark.part === undefined ? '' : ` data-part="${mark.part}"`}/>`,
+        )
+        .join(''),
     }
   )
 }
@@ -55,10 +62,20 @@ type Props = {
   readonly className: string
   /** To which a measured figure is drawn. */
   readonly value?: Value
+  /** Which part of what it shows is asked for now, from 0; the others step back. */
+  readonly asked?: number | undefined
 }
 
-/** A state as the sheet wants it drawn. The words beside it say the same, so it has none of its own. */
-export const Drawing = memo(function Drawing({ hint, className, value }: Props) {
+/** A state as the sheet wants it drawn, or a picture of its own. The words beside it say the same, so it has none. */
+export const Drawing = memo(function Drawing({ hint, className, value, asked }: Props) {
+  const own = ownPictureOf(hint.part, hint.parameters)
+  if (own) {
+    return (
+      <svg viewBox="0 0 200 200" className={`drawing ${className}`} aria-hidden="true">
+        <image href={own} width="200" height="200" preserveAspectRatio="xMidYMid meet" />
+      </svg>
+    )
+  }
   const picture = pictureOf(hint, value)
   if (!picture) return null
   return (
@@ -66,8 +83,17 @@ export const Drawing = memo(function Drawing({ hint, className, value }: Props) 
       viewBox={`0 0 ${picture.width} ${picture.height}`}
       className={`drawing ${className}`}
       aria-hidden="true"
+      data-asked={asked}
       // biome-ignore lint/security/noDangerouslySetInnerHtml: it holds numbers and the names of fills, and nothing that anybody typed
       dangerouslySetInnerHTML={{ __html: picture.paths }}
     />
   )
 })
+
+/** The marks of a picture, for whoever lays something over them. */
+export function PictureMarks({ picture }: { readonly picture: Picture }) {
+  return picture.marks.map((mark, i) => (
+    // biome-ignore lint/suspicious/noArrayIndexKey: marks have no name but their place
+    <path key={i} d={mark.d} className={FILL[mark.role]} />
+  ))
+}

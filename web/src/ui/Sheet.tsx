@@ -8,11 +8,13 @@ type Props = {
   readonly onOpenChange: (open: boolean) => void
   /** what has the focus when it opens; undefined: the sheet itself */
   readonly focus?: RefObject<HTMLElement | null>
+  /** whether it takes what the screen has */
+  readonly wide?: boolean
   readonly children: ReactNode
 }
 
 /** A sheet of paper laid over the page until it is dealt with. */
-export function Sheet({ title, open, onOpenChange, focus, children }: Props) {
+export function Sheet({ title, open, onOpenChange, focus, wide = false, children }: Props) {
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
@@ -26,7 +28,7 @@ export function Sheet({ title, open, onOpenChange, focus, children }: Props) {
             if (focus?.current) focus.current.focus()
             else if (sheet instanceof HTMLElement) sheet.focus()
           }}
-          className="fixed z-20 top-1/2 left-1/2 max-h-[92dvh] w-[min(40rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-plain border border-ink bg-paper p-6 outline-none"
+          className={`fixed z-20 top-1/2 left-1/2 -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-plain border border-ink bg-paper outline-none ${wide ? 'max-h-[98dvh] w-[min(70rem,98vw)] p-4' : 'max-h-[92dvh] w-[min(40rem,94vw)] p-6'}`}
         >
           <Dialog.Title className="mb-4 pr-12 text-2xl">{title}</Dialog.Title>
           {children}

@@ -36,15 +36,17 @@ export function SurveyHead({ chosen, title, words }: Props) {
           </p>
         </div>
         {surveys.length > 1 && (
-          <Choice
-            label="Survey"
-            options={surveys.map((one) => ({
-              value: one.id,
-              text: `${one.name.split(',')[0]} ${one.season}${one.closedAt ? ', closed' : ''}`,
-            }))}
-            value={survey.id}
-            onChange={choose}
-          />
+          <div className="print:hidden">
+            <Choice
+              label="Survey"
+              options={surveys.map((one) => ({
+                value: one.id,
+                text: `${one.name.split(',')[0]} ${one.season}${one.closedAt ? ', closed' : ''}`,
+              }))}
+              value={survey.id}
+              onChange={choose}
+            />
+          </div>
         )}
       </div>
       {survey.closedAt && (

@@ -66,7 +66,19 @@ export function fractionWords(share: number): string {
 
 /** A number with its unit, if it has one. */
 export function measured(value: number, unit: string | null | undefined): string {
-  return unit ? `${value} ${unit}` : `${value}`
+  const shown = Number(value.toFixed(3)) // what is reckoned has more digits than anybody reads
+  return unit ? `${shown} ${unit}` : `${shown}`
+}
+
+/** "24.3 ± 0.2 mm": two digits of how far off it may be, and as many of the value; without an error the value alone. */
+export function withError(
+  value: number,
+  error: number | null | undefined,
+  unit: string | null | undefined,
+): string {
+  if (!error) return measured(value, unit)
+  const digits = Math.min(3, Math.max(0, 1 - Math.floor(Math.log10(error))))
+  return `${Number(value.toFixed(digits))} ± ${measured(Number(error.toFixed(digits)), unit)}`
 }
 
 /** A name as it stands amid a sentence: "rough bark", but "LTF, leaf tooth factor". */
@@ -77,6 +89,16 @@ export function amid(name: string): string {
 /** "1 leaf", "3 leaves": only for words that take an s. */
 export function counted(count: number, one: string): string {
   return `${count} ${one}${count === 1 ? '' : 's'}`
+}
+
+/** A day as the crew writes it. */
+export function day(date: string): string {
+  return new Date(date).toLocaleDateString('en-GB', { dateStyle: 'medium' })
+}
+
+/** The time of a day: "16:05". */
+export function time(instant: string): string {
+  return new Date(instant).toLocaleTimeString('en-GB', { timeStyle: 'short' })
 }
 
 /** A day and time as the crew writes it. */

@@ -11,7 +11,8 @@ import { groupsQuery } from '../../api/groups'
 import { sheetFileQuery, sheetQuery } from '../../api/sheets'
 import { shelve, shelved, unshelve } from '../../api/shelf'
 import { surveysQuery } from '../../api/surveys'
-import type { Along, BenchRecord } from '../../api/types'
+import type { Along, BenchRecord, Sheet } from '../../api/types'
+import { ownPictureOf } from '../../draw/ownPicture'
 import { benchQuery, todayQuery } from '../bench/queries'
 import { plotQuery, plotsQuery, plotTreesQuery, taxaQuery } from '../plot/queries'
 import { queueQuery } from '../review/queries'
@@ -155,6 +156,15 @@ async function keepSheets(queries: QueryClient, along: Along): Promise<void> {
       const answer: unknown = await queries.ensureQueryData(query as ReturnType<typeof sheetFileQuery>)
       await shelve([[query.queryKey, answer]])
     }
+    await keepPictures(await queries.ensureQueryData(sheetQuery(versionId)))
+  }
+}
+
+/** The pictures of a sheet's own; the service worker keeps what is fetched. */
+async function keepPictures(sheet: Sheet): Promise<void> {
+  for (const { draw } of sheet.characters.flatMap((character) => character.states)) {
+    const picture = draw && ownPictureOf(draw.part, draw.parameters)
+    if (picture) await fetch(picture)
   }
 }
 

@@ -1,5 +1,5 @@
 import type { Bench, Character, NewReading } from '../../api/types'
-import { measured, monthName } from '../../ui/words'
+import { monthName, withError } from '../../ui/words'
 import { TRAITS } from './traits'
 import type { Unsent } from './unsent'
 
@@ -37,7 +37,12 @@ export function wordsOfReading(character: Character, reading: NewReading): strin
   if (reading.notSeen) return 'not seen'
   if (reading.values) {
     return reading.values
-      .map((value, i, all) => measured(value, i === all.length - 1 ? character.unit : null))
+      .map((value, i, all) => {
+        const unit = i === all.length - 1 ? character.unit : null
+        const { parts, error } = reading.taken?.[i] ?? {}
+        const from = parts && parts.length > 1 ? ` (${parts.join(' / ')})` : ''
+        return `${withError(value, error, unit)}${from}`
+      })
       .join(', ')
   }
   const states = reading.states ?? []

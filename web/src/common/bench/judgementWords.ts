@@ -122,6 +122,18 @@ const REASONS: Readonly<Record<string, string>> = {
   'observers-differ': 'observers signed different taxa',
 }
 
+const KINDS: Readonly<Record<string, string>> = {
+  ...REASONS,
+  school: 'the schools of practice would name different taxa',
+  index: 'a published function speaks for another taxon',
+  gate: 'it fails what every member of the group shares',
+}
+
+/** Why calls are contested, in words, by the kind of reason and without their sheets. */
+export function reasonKindWords(kind: string): string {
+  return KINDS[kind] ?? kind
+}
+
 /** Why a call is contested, in words. */
 export function reasonWords(
   sheet: Sheet,
@@ -132,7 +144,7 @@ export function reasonWords(
   if (kind === 'school') {
     return `those who trust ${about === 'field-marks' ? 'field marks' : 'close characters'} more would name another taxon`
   }
-  if (kind === 'index') return 'a published function speaks for another taxon'
+  if (kind === 'index') return KINDS.index ?? kind
   if (kind === 'gate') {
     const item = sheet.gate.find((one) => one.id === about)
     return `it fails what every member of the group shares: ${item ? amid(item.name) : about}`

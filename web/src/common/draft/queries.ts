@@ -10,6 +10,13 @@ export const draftsQuery = queryOptions({
   queryFn: async ({ signal }) => dataOf(await api.GET('/api/drafts', { signal })),
 })
 
+/** The ways in which a number can be taken, which never change while the server runs. */
+export const waysQuery = queryOptions({
+  queryKey: ['ways'],
+  queryFn: async ({ signal }) => dataOf(await api.GET('/api/measuring-ways', { signal })),
+  staleTime: Number.POSITIVE_INFINITY,
+})
+
 export const draftQuery = (draftId: string) =>
   queryOptions({
     queryKey: ['drafts', draftId],

@@ -26,6 +26,7 @@ export type TaxonFile = {
   readonly scientificName: string
   readonly authorship?: string | null
   readonly commonName: string
+  readonly alsoCalled?: readonly string[] | null
   readonly rank: string
   readonly parents?: readonly string[] | null
   readonly origin: string
@@ -71,6 +72,11 @@ export type Multipliers = Readonly<Record<string, number>>
 
 export type ProfileFile = Readonly<Record<string, number>> | { readonly range: readonly number[] }
 
+/** How a number is taken: which way, and what is said of it under the keys of that way. */
+export type MeasuredFile = { readonly as: string } & Readonly<
+  Record<string, string | number | readonly string[]>
+>
+
 export type CharacterFile = {
   readonly id: string
   readonly name: string
@@ -80,6 +86,7 @@ export type CharacterFile = {
   readonly kind: string
   readonly states?: readonly StateFile[]
   readonly unit?: string
+  readonly measured?: MeasuredFile | undefined
   readonly draw?: DrawFile | null
   readonly profiles: Readonly<Record<string, ProfileFile>>
   readonly weight: number
@@ -195,7 +202,7 @@ export function newCharacter(id: string, taxa: readonly TaxonFile[]): CharacterF
 /** The same character read another way; profiles that do not fit it any more begin anew. */
 export function asKind(character: CharacterFile, kind: string, taxa: readonly TaxonFile[]): CharacterFile {
   if (kind === character.kind) return character
-  const { states: old, unit: _, ...rest } = character
+  const { states: old, unit: _, measured: __, ...rest } = character
   const own = taxa.filter((taxon) => taxon.rank !== 'hybrid' || character.profiles[taxon.id])
   if (hasStates(kind)) {
     if (hasStates(character.kind)) return { ...character, kind }

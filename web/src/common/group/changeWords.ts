@@ -15,6 +15,7 @@ const ASPECTS: Readonly<Record<Aspect, string>> = {
   'scientific-name': 'scientific name',
   author: 'author',
   'common-name': 'common name',
+  'also-called': 'other names',
   rank: 'rank',
   parents: 'parents',
   origin: 'origin',

@@ -65,8 +65,11 @@ function entered(before: HereRow | undefined, { treeId, entered: what }: Unsent)
         contested: false,
         reviewed: false,
         readings: 0,
+        pressing: [],
+        leadersInDoubt: false,
         ...before,
         ...what.body,
+        favoured: what.body.favoured ?? before?.favoured ?? false,
         version: what.body.version ?? before?.version ?? 0,
         id: treeId,
       }

@@ -6,6 +6,9 @@ const REASONS: Readonly<Record<CaseReason, string>> = {
   contested: 'contested',
   tier: 'a weighty record',
   control: 'for control',
+  practice: 'not practised as asked',
+  'last-look': 'doubted at its last look',
+  'wrong-tree': 'mistaken for another when it was cut',
   drawn: 'drawn by lot',
 }
 

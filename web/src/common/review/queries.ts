@@ -1,5 +1,6 @@
 import { keepPreviousData, queryOptions, useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
+import { fetchAnew } from '../../api/anew'
 import { api, dataOf, requireDone } from '../../api/client'
 import type { CaseReason, ReviewOutcome } from '../../api/codes'
 import { kept } from '../../api/shelf'
@@ -121,11 +122,27 @@ export function useNews(surveyId: string | undefined): void {
   useEffect(() => {
     if (!surveyId) return
     const news = new EventSource(`/api/surveys/${surveyId}/review/news`)
-    const changed = () => queries.invalidateQueries({ queryKey: ['surveys', surveyId, 'review'] })
+    const changed = () => void fetchAnew(queries, ['surveys', surveyId, 'review'])
     news.addEventListener('case', changed)
+    // what changed before the news came through, or while they stood still here or at the server
+    news.addEventListener('open', changed)
+    news.addEventListener('again', changed)
     return () => news.close()
   }, [surveyId, queries])
 }
+
+/** The tree of a case as it was entered: where it stands, and how thick it is. */
+export const caseTreeQuery = (surveyId: string, treeId: string) =>
+  queryOptions({
+    queryKey: ['surveys', surveyId, 'review', 'tree', treeId],
+    queryFn: async ({ signal }) =>
+      dataOf(
+        await api.GET('/api/surveys/{surveyId}/trees/{treeId}', {
+          params: { path: { surveyId, treeId } },
+          signal,
+        }),
+      ),
+  })
 
 /** The print of a settled case's file. */
 export const caseFileQuery = (surveyId: string, caseId: string) =>

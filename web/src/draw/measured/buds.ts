@@ -70,6 +70,49 @@ export function scaleRatio(sketch: Sketch, { raw }: Value): void {
     'orange',
     2.4,
   )
-  dimension(sketch, [164, 176], [164, 26])
+  dimension(sketch, [164, 176], [164, 26], 1)
   dimension(sketch, [44, 176], [44, 176 - 150 * part])
+}
+
+export function budRatio(sketch: Sketch, { raw }: Value): void {
+  const ratio = Math.min(5.2, Math.max(0.8, raw))
+  const length = Math.min(136, 92 * ratio)
+  const width = length / ratio
+  budShape(sketch, 160, length, width)
+  dimension(sketch, [178, 160], [178, 160 - length])
+  dimension(sketch, [100 - width / 2, 182], [100 + width / 2, 182], 1)
+}
+
+/** The end of a winter twig with its buds, and how thick the twig is below them. */
+export function twigThickness(sketch: Sketch, { share }: Value): void {
+  const width = 22 + 66 * share
+  const [left, right] = [100 - width / 2, 100 + width / 2]
+  sketch.shape(
+    [
+      [left, 206],
+      [left, 84],
+      [right, 84],
+      [right, 206],
+    ],
+    'wood',
+    2.8,
+  )
+  for (const lean of [-1, 1, 0]) {
+    const at = 100 + lean * width * 0.36
+    sketch.shape(
+      curve(
+        [
+          [at - 13, 88],
+          [at - 15 + lean * 6, 62],
+          [at + lean * 14, lean === 0 ? 14 : 40],
+          [at + 15 + lean * 6, 62],
+          [at + 13, 88],
+        ],
+        5,
+      ),
+      'dark',
+      2,
+    )
+  }
+  dimension(sketch, [left, 140], [right, 140])
 }

@@ -1,4 +1,5 @@
 import { curve, type Point, points } from '../geometry'
+import { drawCapsule } from '../keys'
 import { ellipse, type Sketch } from '../sketch'
 import { dimension, type Value } from './figure'
 
@@ -29,7 +30,7 @@ export function fruitRatio(sketch: Sketch, { raw }: Value): void {
     2,
   )
   dimension(sketch, [100 + width / 2 + 16, 166], [100 + width / 2 + 16, 166 - length])
-  dimension(sketch, [100 - width / 2, 186], [100 + width / 2, 186])
+  dimension(sketch, [100 - width / 2, 186], [100 + width / 2, 186], 1)
 }
 
 export function stones(sketch: Sketch, { raw }: Value): void {
@@ -91,5 +92,61 @@ export function wingRatio(sketch: Sketch, { raw }: Value): void {
   sketch.shape(ellipse([100, 94], 15, 46, 30), 'wood', 2.6)
   sketch.line(points('96,48 92,34'), { width: 2 }).line(points('104,48 108,34'), { width: 2 })
   dimension(sketch, [115, 158], [115 + wing, 158])
-  dimension(sketch, [85, 178], [115, 178])
+  dimension(sketch, [85, 178], [115, 178], 1)
+}
+
+/** Acorns on the stalk that bears them, from the twig to the lowest cup. */
+export function acornStalk(sketch: Sketch, { share }: Value): void {
+  const reach = 2 + 96 * Math.sqrt(Math.max(0, share))
+  sketch.line(curve(points('22,-4 28,60 24,130 30,204'), 8), { width: 11, start: 1, end: 0.8 })
+  const y = 62
+  const cup: Point = [30 + reach, y + reach * 0.42]
+  sketch.line([[26, y], [28 + reach * 0.5, y + reach * 0.24], cup], { width: 5, start: 1, end: 1 })
+  for (const [dx, dy] of points('14,18 34,2')) {
+    const at: Point = [cup[0] + dx, cup[1] + dy]
+    sketch.shape(ellipse([at[0] + 6, at[1] + 16], 16, 24, 24), 'straw', 2.4)
+    sketch.shape(
+      curve(
+        [
+          [at[0] - 15, at[1] + 8],
+          [at[0] - 12, at[1] - 10],
+          [at[0] + 8, at[1] - 14],
+          [at[0] + 24, at[1] - 2],
+          [at[0] + 22, at[1] + 10],
+          [at[0] + 2, at[1] + 14],
+          [at[0] - 15, at[1] + 8],
+        ],
+        4,
+      ),
+      'brown',
+      2.4,
+    )
+  }
+  const from: Point = [36, y + 62 + reach * 0.1]
+  dimension(sketch, [from[0], 176], [Math.max(from[0] + 4, cup[0] + 6), 176])
+}
+
+export function keyLength(sketch: Sketch, { share }: Value): void {
+  const length = 60 + 112 * share
+  const onto = (line: string) =>
+    curve(points(line), 5).map(([x, y]): Point => [92 + x * length * 1.5, 16 + y * length])
+  sketch.line(points('84,-4 88,6 92,18'), { width: 3.4, start: 1, end: 1 })
+  sketch.shape(
+    onto(
+      '0,0 0.05,0.1 0.06,0.3 0.1,0.46 0.12,0.72 0.09,0.93 0,1 -0.09,0.93 -0.12,0.72 -0.1,0.46 -0.06,0.3 -0.05,0.1 0,0',
+    ),
+    'straw',
+    2.6,
+  )
+  sketch.shape(onto('0,0.04 0.04,0.16 0.045,0.36 0,0.5 -0.045,0.36 -0.04,0.16 0,0.04'), 'brown', 2)
+  dimension(sketch, [160, 16], [160, 16 + length])
+}
+
+export function valves(sketch: Sketch, { raw }: Value): void {
+  const count = Math.min(4, Math.max(2, Math.round(raw)))
+  drawCapsule(sketch, count)
+  for (let i = 0; i < count; i++) {
+    const angle = -0.95 + (1.9 * i) / (count - 1)
+    sketch.dot([100 + 124 * Math.sin(angle) * 0.78, 146 - 134 * Math.cos(angle)], 5, 'measure')
+  }
 }

@@ -1,4 +1,5 @@
 import { curve, type Point, points } from '../geometry'
+import { drawDucts, drawPineShoot } from '../needlebundle'
 import type { Sketch } from '../sketch'
 import { dimension, type Value } from './figure'
 
@@ -32,7 +33,7 @@ function needleBlade(sketch: Sketch, [x, y]: Point, length: number, width: numbe
 
 export function needleLength(sketch: Sketch, { share }: Value): void {
   const length = 46 + 130 * share
-  needleBlade(sketch, [86, 190], length, 17)
+  needleBlade(sketch, [86, 190], length, 7 + 9 * Math.max(0, share))
   dimension(sketch, [128, 190], [128, 190 - length])
 }
 
@@ -61,9 +62,9 @@ export function needleMix(sketch: Sketch, { raw }: Value): void {
     [110, short],
     [142, 132],
   ] as const)
-    needleBlade(sketch, [x, 190], length, 12)
+    needleBlade(sketch, [x, 190], length, 5 + length * 0.05)
   dimension(sketch, [84, 190], [84, 40])
-  dimension(sketch, [124, 190], [124, 190 - short])
+  dimension(sketch, [124, 190], [124, 190 - short], 1)
 }
 
 export function poreRows(sketch: Sketch, { raw }: Value): void {
@@ -75,4 +76,35 @@ export function poreRows(sketch: Sketch, { raw }: Value): void {
     for (let y = 30; y < 190; y += 17) sketch.dot([x, y], 3.4, 'ink').dot([x, y], 1.6, 'pale')
     sketch.dot([x, 14], 4, 'measure')
   }
+}
+
+/** A bundle of needles from the top of its sheath to the tip. */
+export function bundleLength(sketch: Sketch, { share }: Value): void {
+  const length = 40 + 122 * share
+  for (const side of [-1, 1]) {
+    const line = curve(
+      [
+        [86 + side * 4, 172],
+        [86 + side * length * 0.07, 172 - length * 0.5],
+        [86 + side * length * 0.15, 172 - length],
+      ],
+      8,
+    )
+    sketch.line(line, { width: 11, start: 0.9, end: 0.3 })
+    sketch.line(line, { width: 7, start: 0.9, end: 0.2, role: 'green' })
+  }
+  sketch.shape(curve(points('74,198 73,178 80,166 86,164 92,166 99,178 98,198'), 4), 'brown', 2.4)
+  dimension(sketch, [150, 166], [150, 172 - length])
+}
+
+/** A shoot with the lengths of its years, each that bears needles with a dot. */
+export function needleYears(sketch: Sketch, { raw }: Value): void {
+  const years = Math.min(9, Math.max(1, Math.round(raw)))
+  const ends = drawPineShoot(sketch, years)
+  for (const [, y] of ends) sketch.dot([186, y - 8], 5, 'measure')
+}
+
+export function ductCount(sketch: Sketch, { raw }: Value): void {
+  const ducts = Math.min(18, Math.max(0, Math.round(raw)))
+  for (const at of drawDucts(sketch, ducts, 'skin')) sketch.dot(at, 3.4, 'measure')
 }

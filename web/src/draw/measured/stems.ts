@@ -33,12 +33,16 @@ export function tiers(sketch: Sketch, { share }: Value): void {
   dimension(sketch, [182, 174], [182, 174 - gap])
 }
 
-export function ridge(sketch: Sketch, { share }: Value): void {
-  const length = 22 + 132 * share
+export function ridge(sketch: Sketch, { raw, share }: Value): void {
+  const length = raw <= 0 ? 0 : 14 + 140 * Math.max(0, share)
   sketch.fill(points('66,4 134,4 134,196 66,196'), 'cream')
   sketch
     .line(points('66,4 66,196'), { width: 2.6, start: 1, end: 1 })
     .line(points('134,4 134,196'), { width: 4, start: 1, end: 1 })
+  if (length === 0) {
+    sketch.line(points('150,100 174,100'), { width: 2.6, start: 1, end: 1, role: 'measure' })
+    return
+  }
   sketch.line(
     [
       [100, 100 - length / 2],

@@ -8,6 +8,7 @@ import { peopleQuery } from '../../api/people'
 import { wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
 import type { People, Person } from '../../api/types'
+import { SignOffRules } from '../../common/practice/SignOffRules'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Confirm } from '../../ui/Confirm'
@@ -23,6 +24,7 @@ const ROLE_CHOICES = ROLES.map(choiceOf)
 
 /** Who may sign in, and who is invited; for leads. */
 export function PeoplePage() {
+  const { survey } = useSurvey()
   const observer = useObserver()
   const people = useQuery({ ...peopleQuery, enabled: observer.role === 'lead' })
   const [inviting, setInviting] = useAsked('inviting')
@@ -42,6 +44,7 @@ export function PeoplePage() {
         {observer.role !== 'lead' && <Notice tone="plain">Only a lead lets people in. Ask yours.</Notice>}
         {people.isError && <Notice tone="wrong">{wordsOf(people.error)}</Notice>}
         {people.data && <Lists people={people.data} onLink={setLink} />}
+        {people.data && survey && <SignOffRules surveyId={survey.id} />}
         {people.data && <IdleLimit minutes={people.data.idleMinutes} />}
       </div>
       <Sheet title="Invite somebody" open={inviting} onOpenChange={setInviting}>

@@ -8,6 +8,7 @@ import { wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
 import type { Observer } from '../../api/types'
 import { HandingInPill } from '../../common/along/HandingIn'
+import { InstrumentPill } from '../../common/bench/InstrumentPill'
 import { outbox } from '../../common/bench/outbox'
 import { queueQuery } from '../../common/review/queries'
 import { Button } from '../../ui/Button'
@@ -18,6 +19,7 @@ import { Notice } from '../../ui/Notice'
 import { Palette } from '../../ui/Palette'
 import { useKeys } from '../../ui/useKeys'
 import { AccountNotices } from './AccountNotices'
+import { ContractorShell } from './ContractorShell'
 import { DeviceNotices } from './DeviceNotices'
 import { HelpSheet } from './HelpSheet'
 import { LeaveWaiting } from './LeaveWaiting'
@@ -34,15 +36,21 @@ type Page = {
   /** addresses that begin otherwise and belong to it all the same */
   readonly also?: string
   readonly leadsOnly?: boolean
+  /** whether it is there where a survey allows calls for control alone */
+  readonly controlOnly?: boolean
 }
 
 const PAGES: readonly Page[] = [
   { to: '/today', name: 'Today' },
+  { to: '/season', name: 'Season' },
   { to: '/plots', name: 'Plots', also: '/surveys/:surveyId/plots/*' },
   { to: '/review', name: 'Review', also: '/surveys/:surveyId/review/*' },
   { to: '/groups', name: 'Groups', also: '/drafts/*' },
+  { to: '/practice', name: 'Practice' },
   { to: '/quality', name: 'Quality' },
   { to: '/people', name: 'People', leadsOnly: true },
+  // last, since it is known to be there only once the survey has come: nothing moves away from under a finger
+  { to: '/control', name: 'Control', also: '/surveys/:surveyId/control/*', controlOnly: true },
 ]
 
 /** Whether an address is a page's own, or belongs to it. */
@@ -81,12 +89,15 @@ function Bar({ observer, folded, onGo, onHelp, onYou }: BarProps) {
   const { pathname } = useLocation()
   const navigate = useNavigate()
   const waiting = useWaiting()
-  const pages = PAGES.filter((one) => !one.leadsOnly || observer.role === 'lead')
+  const { survey } = useSurvey()
+  const pages = PAGES.filter(
+    (one) => (!one.leadsOnly || observer.role === 'lead') && (!one.controlOnly || survey?.controlUsed),
+  )
   return (
     <header className="flex min-h-13 items-center gap-x-3 border-b border-line px-3 max-sm:gap-x-1 max-sm:px-2 print:hidden">
       <Menu
         label="Menu"
-        className={`grid size-11 shrink-0 place-items-center rounded-plain border border-ink bg-card hover:bg-thistle-wash ${folded ? '' : 'sm:hidden'}`}
+        className={`grid size-11 shrink-0 place-items-center rounded-plain border border-ink bg-card hover:bg-thistle-wash ${folded ? '' : 'min-[79rem]:hidden'}`}
         button={<MenuLines aria-hidden className="size-5" />}
       >
         {pages.map((page) => (
@@ -103,7 +114,7 @@ function Bar({ observer, folded, onGo, onHelp, onYou }: BarProps) {
         <Logo short />
       </span>
       {!folded && (
-        <nav aria-label="Pages" className="flex max-sm:hidden">
+        <nav aria-label="Pages" className="flex max-[79rem]:hidden">
           {pages.map((page) => (
             <Link
               key={page.to}
@@ -112,13 +123,18 @@ function Bar({ observer, folded, onGo, onHelp, onYou }: BarProps) {
               aria-current={isCurrent(page, pathname) ? 'page' : undefined}
             >
               {page.name}
-              {page.to === '/review' && <Waiting count={waiting} />}
+              {page.to === '/review' && (
+                <span className="inline-block min-w-12 whitespace-nowrap">
+                  <Waiting count={waiting} />
+                </span>
+              )}
             </Link>
           ))}
         </nav>
       )}
       <BarSlot className={folded ? 'min-w-0 flex-1' : ''} />
       <HandingInPill brief={folded} />
+      <InstrumentPill />
       <div className={`ml-auto flex items-center ${folded ? 'max-lg:hidden' : ''}`}>
         <Button look="quiet" className="px-2! whitespace-nowrap max-sm:hidden" onClick={onGo}>
           <kbd className="figure mr-1">/</kbd> go to …
@@ -183,6 +199,17 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
   if (session.isError && session.data === undefined)
     return <Notice tone="wrong">{wordsOf(session.error)}</Notice>
   if (session.data === null) return <Navigate to="/sign-in" state={location.pathname} replace />
+  if (session.data.role === 'contractor') {
+    return (
+      <ObserverContext value={session.data}>
+        <ContractorShell observer={session.data} onSignOut={() => signOut.mutate(false)}>
+          <AccountNotices observer={session.data} key={session.data.id} />
+          <DeviceNotices />
+          {signOut.isError && <Notice tone="wrong">{wordsOf(signOut.error)}</Notice>}
+        </ContractorShell>
+      </ObserverContext>
+    )
+  }
   return (
     <ObserverContext value={session.data}>
       <div className="flex min-h-dvh flex-col lg:h-dvh print:block print:h-auto">

@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { api, dataOf } from '../../api/client'
 import { FACULTIES, type Faculty } from '../../api/codes'
 import { useKeptFlag } from '../../api/kept'
@@ -95,6 +96,22 @@ export function YouSheet({ observer, open, onOpenChange, onSignOut, onSignOutEve
             }}
           />
         </div>
+        <p className="flex flex-wrap gap-x-5">
+          <Link
+            to="/instruments"
+            className="min-h-11 content-center text-thistle underline"
+            onClick={() => onOpenChange(false)}
+          >
+            Instruments: a caliper that sends what it reads
+          </Link>
+          <Link
+            to="/scale-card"
+            className="min-h-11 content-center text-thistle underline"
+            onClick={() => onOpenChange(false)}
+          >
+            Scale card, to print
+          </Link>
+        </p>
         <div className="flex flex-wrap gap-2">
           <Button className="flex-1" onClick={onSignOut}>
             Sign out

@@ -50,11 +50,16 @@ export function usePlaces(
   const plots = new Map(found.map((tree) => [tree.plotId, tree.plotCode]))
   return [
     { id: 'today', words: 'Today', go: () => navigate('/today') },
+    { id: 'season', words: 'Season', go: () => navigate('/season') },
     { id: 'plots', words: 'Plots', go: () => navigate('/plots') },
     { id: 'review', words: 'Review', go: () => navigate('/review') },
     { id: 'quality', words: 'Quality: agreement', go: () => navigate('/quality') },
     { id: 'lessons', words: 'Quality: what the record teaches', go: () => navigate('/quality/lessons') },
+    { id: 'samples', words: 'Samples', go: () => navigate('/samples') },
     { id: 'groups', words: 'Groups', go: () => navigate('/groups') },
+    { id: 'practice', words: 'Practice', go: () => navigate('/practice') },
+    { id: 'instruments', words: 'Instruments', go: () => navigate('/instruments') },
+    { id: 'scale-card', words: 'Scale card', go: () => navigate('/scale-card') },
     { id: 'drawings', words: 'All drawings', go: () => navigate('/drawings') },
     ...[...plots].map(([id, code]) => ({
       id,

@@ -2,23 +2,26 @@ import { Columns3, EyeOff, Undo2 } from 'lucide-react'
 import { useEffect, useRef } from 'react'
 import type { Zone } from '../../api/codes'
 import type { Bench, Character, NewReading, Sheet } from '../../api/types'
+import { How } from '../../common/bench/How'
+import { isForbidden } from '../../common/bench/inHand'
 import { HARM } from '../../common/bench/judgementWords'
+import { knownOf, takenWith } from '../../common/bench/leaves'
+import { NumberEntry } from '../../common/bench/NumberEntry'
+import { SoFar } from '../../common/bench/SoFar'
+import { StateTiles } from '../../common/bench/StateTiles'
 import { nextOf, TRAITS } from '../../common/bench/traits'
 import { type Manner, useManner } from '../../common/bench/useManner'
+import type { Work } from '../../common/bench/useWork'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { Term } from '../../ui/Term'
 import { useKeys } from '../../ui/useKeys'
 import { counted, fractionWords, monthRuns } from '../../ui/words'
-import { How } from './How'
-import { isForbidden } from './inHand'
+import { CountUp } from './CountUp'
 import { MemoryAid } from './MemoryAid'
-import { NumberEntry } from './NumberEntry'
+import { PhotoMeasure } from './PhotoMeasure'
 import { Photos } from './Photos'
-import { SoFar } from './SoFar'
-import { StateTiles } from './StateTiles'
 import type { Cover } from './useCover'
-import type { Work } from './useWork'
 
 const NEARNESS: Readonly<Record<Zone, string>> = {
   'stand-off': 'from a distance',
@@ -54,7 +57,7 @@ export function Check({ bench, sheet, character, work, cover, onSideBySide }: Pr
   const several = character.replicates > 1
   // what is only corrected keeps the month that it was read in; what is seen anew is of this visit
   const put = (
-    seen: Pick<NewReading, 'states' | 'values'>,
+    seen: Pick<NewReading, 'states' | 'values' | 'taken'>,
     { how = said, month }: { how?: Manner; month?: number | null | undefined } = {},
   ) => {
     const isNothing = !seen.states?.length && !seen.values?.length
@@ -67,7 +70,10 @@ export function Check({ bench, sheet, character, work, cover, onSideBySide }: Pr
   }
   const say = (how: Manner) =>
     hasSeen
-      ? put(states.length > 0 ? { states } : { values }, { how: { ...said, ...how }, month: read?.month })
+      ? put(states.length > 0 ? { states } : { values, ...(read?.taken ? { taken: read.taken } : {}) }, {
+          how: { ...said, ...how },
+          month: read?.month,
+        })
       : setManner({ ...manner, ...how })
   const seeState = (id: string) => put({ states: several ? [...states, id] : [id] })
   const allAlike = () => {
@@ -140,8 +146,18 @@ export function Check({ bench, sheet, character, work, cover, onSideBySide }: Pr
             values={values}
             covered={cover.on && !hasSeen}
             draftKey={`draft.${bench.tree.id}.${character.id}`}
-            onAdd={(added) => put({ values: [...values, ...added] })}
-            onTakeOut={(i) => put({ values: values.filter((_, j) => j !== i) }, { month: read?.month })}
+            taken={read?.taken ?? []}
+            known={knownOf(sheet, character, work.entries)}
+            onAdd={(added, how) => put({ values: [...values, ...added], ...takenWith(read, added, how) })}
+            onTakeOut={(i) =>
+              put(
+                {
+                  values: values.filter((_, j) => j !== i),
+                  ...(read?.taken ? { taken: read.taken.filter((_, j) => j !== i) } : {}),
+                },
+                { month: read?.month },
+              )
+            }
           />
         )}
         <How
@@ -173,6 +189,22 @@ export function Check({ bench, sheet, character, work, cover, onSideBySide }: Pr
             Undo
           </Button>
           <Photos bench={bench} character={character.id} />
+          {!closed && character.parts.some((one) => one.counts) && (
+            <CountUp
+              sheet={sheet}
+              character={character}
+              draftKey={`draft.${bench.tree.id}.${character.id}.counted`}
+              onAdd={(added, how) => put({ values: [...values, ...added], ...takenWith(read, added, how) })}
+            />
+          )}
+          {!closed && character.tapped.length > 0 && (
+            <PhotoMeasure
+              bench={bench}
+              sheet={sheet}
+              character={character}
+              onAdd={(added, how) => put({ values: [...values, ...added], ...takenWith(read, added, how) })}
+            />
+          )}
           <Button onClick={onSideBySide}>
             <Columns3 aria-hidden className="mr-2 inline size-4" />
             Side by side

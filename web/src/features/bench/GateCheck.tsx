@@ -4,6 +4,7 @@ import { type ReactNode, useState } from 'react'
 import { groupsQuery } from '../../api/groups'
 import type { Bench, DrawingHint, GateItem, Sheet } from '../../api/types'
 import { useEnter } from '../../common/bench/useEnter'
+import type { Work } from '../../common/bench/useWork'
 import { WhichGroup } from '../../common/group/WhichGroup'
 import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
@@ -11,7 +12,6 @@ import { Key } from '../../ui/Key'
 import { Notice } from '../../ui/Notice'
 import { Term } from '../../ui/Term'
 import { useKeys } from '../../ui/useKeys'
-import type { Work } from './useWork'
 
 type Props = { readonly bench: Bench; readonly sheet: Sheet; readonly work: Work }
 

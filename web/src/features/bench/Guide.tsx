@@ -1,11 +1,11 @@
 import { useEffect, useSyncExternalStore } from 'react'
 import { useObserver } from '../../api/observer'
 import type { Bench } from '../../api/types'
+import type { Work } from '../../common/bench/useWork'
 import { Beside } from '../../ui/Beside'
 import { Button } from '../../ui/Button'
 import { useGuide } from '../../ui/guideState'
 import type { Part } from './PartBar'
-import type { Work } from './useWork'
 
 type Step = {
   /** the data-guide of what it is about */

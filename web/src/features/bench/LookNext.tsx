@@ -1,11 +1,11 @@
 import type { Bench, Sheet, SuggestedCheck } from '../../api/types'
+import { GATE } from '../../common/bench/inHand'
 import { checkName, whyNext } from '../../common/bench/judgementWords'
+import type { Work } from '../../common/bench/useWork'
 import { Button } from '../../ui/Button'
 import { Term } from '../../ui/Term'
 import { amid } from '../../ui/words'
-import { GATE } from './inHand'
 import { Told } from './Told'
-import type { Work } from './useWork'
 
 type Props = {
   readonly bench: Bench

@@ -5,14 +5,18 @@ import { sendElsewhere } from '../../common/bench/handIn'
 import { outbox, type Send } from '../../common/bench/outbox'
 import { benchQuery, sendOnCall } from '../../common/bench/queries'
 import type { Unsent } from '../../common/bench/unsent'
+import { useTelling } from '../../common/control/useTelling'
+import { useSendPractice } from '../../common/practice/useSending'
 
 // listeners hear of new data before the page is drawn, so that the Bench draws an answer and the emptied outbox in one go
 notifyManager.setScheduler(queueMicrotask)
 
-/** Sends the outbox whatever page is open, and puts what the server answers where the pages find it. */
+/** Sends the outbox, and what was practised, whatever page is open, and puts what the server answers where the pages find it. */
 export function Sending() {
   const observer = useObserver().callSign
   const queries = useQueryClient()
+  useSendPractice(observer)
+  useTelling(observer)
   useEffect(
     () =>
       outbox.start(observer, senderTo(queries), async ({ surveyId, treeId }) => {

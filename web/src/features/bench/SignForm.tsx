@@ -6,12 +6,13 @@ import { wordsOf } from '../../api/problem'
 import type { Bench, Determination, Sheet as GroupSheet } from '../../api/types'
 import type { AsItStands } from '../../common/bench/asItStands'
 import { checkName, decidingBalance, taxonName } from '../../common/bench/judgementWords'
+import { keepReasons, reasonsOf } from '../../common/bench/reasons'
+import { ToPractise } from '../../common/practice/ToPractise'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { amid, points } from '../../ui/words'
 import { Conditions } from './Conditions'
 import { MonthChoice } from './MonthChoice'
-import { keepReasons, reasonsOf } from './reasons'
 import { useSigning } from './useSigning'
 
 type Props = {
@@ -98,6 +99,7 @@ export function SignForm({ tree, outcome, onDone }: Props) {
           </label>
         </>
       )}
+      {outcome === 'taxon' && <ToPractise surveyId={bench.tree.surveyId} groupId={sheet.groupId} />}
       {outcome === 'come-back' && <MonthChoice tree={tree} month={month} onChoose={setMonth} />}
       {outcome === 'laboratory' && (
         <p>

@@ -2,7 +2,7 @@ import type { Bench } from '../../api/types'
 import { effectWords } from '../../common/bench/judgementWords'
 import { outbox } from '../../common/bench/outbox'
 import type { Unsent } from '../../common/bench/unsent'
-import type { Work } from './useWork'
+import type { Work } from '../../common/bench/useWork'
 
 type Props = {
   readonly bench: Bench

@@ -2,9 +2,9 @@ import { useMutation } from '@tanstack/react-query'
 import { useObserver } from '../../api/observer'
 import type { Determination, NewDetermination } from '../../api/types'
 import { type AsItStands, signatureOn } from '../../common/bench/asItStands'
+import { keepReasons } from '../../common/bench/reasons'
+import { forgetUndo } from '../../common/bench/undo'
 import { useEnter } from '../../common/bench/useEnter'
-import { keepReasons } from './reasons'
-import { forgetUndo } from './undo'
 
 /** Signs the observer's call: it is looked at here whether it can be, and handed in as everything else. */
 export function useSigning(stands: AsItStands, onSigned: (signed: Determination | undefined) => void) {

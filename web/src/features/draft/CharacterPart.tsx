@@ -25,6 +25,7 @@ import { LeaveOut } from './LeaveOut'
 import { withCharacterChanged } from './naming'
 import { RangeRuler } from './RangeRuler'
 import { Shares } from './Shares'
+import { TakenHow } from './TakenHow'
 import { Wrong } from './TaxaPart'
 
 const KIND_WORDS = CHARACTER_KINDS.map((value) => ({
@@ -148,6 +149,9 @@ export function CharacterPart({ index, onGone }: Props) {
           />
           <Wrong text={wrong('draw')} />
         </fieldset>
+      )}
+      {!hasStates(character.kind) && (
+        <TakenHow character={character} set={set} disabled={fixed} wrong={wrong} />
       )}
       <Details character={character} set={set} disabled={fixed} wrong={wrong} />
     </section>

@@ -2,12 +2,14 @@ import { type ReactNode, useId, useState } from 'react'
 import { ALLOWED, isDrawable } from '../../common/draft/drawable'
 import type { DrawFile } from '../../common/draft/sheetFile'
 import { drawnWith } from '../../draw/draw'
+import { OWN_PICTURE } from '../../draw/ownPicture'
 import type { Allowed } from '../../draw/parameters'
 import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
 import { Sheet } from '../../ui/Sheet'
 import { drawingsByOrgan, settingWords } from './drawingWords'
 import { Factor } from './Factors'
+import { OwnPicture } from './OwnPicture'
 
 type Props = {
   readonly of: string
@@ -34,6 +36,7 @@ export function DrawHint({ of, draw, measured, disabled, onChange }: Props) {
             <span className="sr-only">{of}: </span>
             {draw ? 'Another drawing …' : 'Choose a drawing …'}
           </Button>
+          {!measured && <OwnPicture of={of} disabled={disabled} onChoose={onChange} />}
           {draw && (
             <Button look="quiet" disabled={disabled} onClick={() => onChange(null)}>
               <span className="sr-only">{of}: </span>
@@ -73,7 +76,7 @@ export function DrawHint({ of, draw, measured, disabled, onChange }: Props) {
 }
 
 function drawnOf(draw: DrawFile | null | undefined) {
-  if (!draw || !isDrawable(draw)) return undefined
+  if (!draw || !isDrawable(draw) || draw.part === OWN_PICTURE) return undefined
   const { part, ...parameters } = draw
   return drawnWith(part, parameters)
 }

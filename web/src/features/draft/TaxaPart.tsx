@@ -3,6 +3,7 @@ import { type CharacterFile, idOf, type SheetFile, type TaxonFile } from '../../
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { Mark } from '../../ui/Mark'
+import { TextArea } from '../../ui/TextArea'
 import { Another } from './Another'
 import { useEditor, wrongIn } from './editor'
 import { Factor, Factors } from './Factors'
@@ -138,6 +139,15 @@ function TaxonForm({ taxon, index }: { readonly taxon: TaxonFile; readonly index
           onChange={(standing) => set({ standing })}
         />
       </div>
+      <TextArea
+        label="Also called, one a line: synonyms, names in other languages"
+        className="mt-3"
+        rows={Math.min(6, Math.max(2, (taxon.alsoCalled ?? []).length))}
+        value={(taxon.alsoCalled ?? []).join('\n')}
+        disabled={fixed}
+        onChange={({ target }) => set({ alsoCalled: target.value === '' ? [] : target.value.split('\n') })}
+      />
+      <Wrong text={wrong('alsoCalled')} />
       {taxon.rank === 'hybrid' && <ParentsOf taxon={taxon} disabled={fixed} onChange={set} />}
       <Wrong text={wrong('parents')} />
       <div className="grid gap-x-6 lg:grid-cols-2">

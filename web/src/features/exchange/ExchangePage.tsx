@@ -11,6 +11,7 @@ import { Choice } from '../../ui/Choice'
 import { Notice } from '../../ui/Notice'
 import { PageTitle } from '../../ui/PageTitle'
 import { counted } from '../../ui/words'
+import { ArchiveRules } from './ArchiveRules'
 import { Columns } from './Columns'
 import {
   forgetImport,
@@ -26,6 +27,33 @@ import { Stored } from './Stored'
 
 const LINK =
   'inline-flex min-h-11 items-center gap-2 rounded-plain border border-ink bg-card px-4 font-semibold'
+
+const FILES = [
+  {
+    path: 'export.csv',
+    name: 'Table (CSV)',
+    tells: 'Plots and trees, a row a stem; imported again, it gives back all of them.',
+  },
+  {
+    path: 'readings.csv',
+    name: 'Readings (CSV)',
+    tells: 'A row a look: the state or the value, what it was measured from and how far off it may be.',
+  },
+  {
+    path: 'determinations.csv',
+    name: 'Signatures (CSV)',
+    tells:
+      'A row a signature: who, when, on which sheet, for what, how sure, and what spoke for and against.',
+  },
+  { path: 'export.geojson', name: 'Map (GeoJSON)', tells: 'Every plot and every stem where it stands.' },
+  { path: 'export.geojson?layer=plots', name: 'Plots alone (GeoJSON)', tells: 'For a layer of its own.' },
+  { path: 'export.geojson?layer=trees', name: 'Trees alone (GeoJSON)', tells: 'For a layer of its own.' },
+  {
+    path: 'darwin-core.zip',
+    name: 'Archive (Darwin Core)',
+    tells: 'Stems, readings, every signature and the photos, in the terms that collections share.',
+  },
+]
 
 /** A survey's way in and out as a file. */
 export function ExchangePage() {
@@ -46,18 +74,17 @@ export function ExchangePage() {
         </div>
         <section className="grid gap-2">
           <h2 className="text-lg">Out</h2>
-          <p>
-            Plots, trees and what they were determined as. The table gives back all of plots and trees when it
-            is imported; the map shows every stem where it stands.
-          </p>
-          <div className="flex flex-wrap gap-2">
-            <a className={LINK} href={`/api/surveys/${surveyId}/export.csv`} download>
-              <Download aria-hidden className="size-4" /> Table (CSV)
-            </a>
-            <a className={LINK} href={`/api/surveys/${surveyId}/export.geojson`} download>
-              <Download aria-hidden className="size-4" /> Map (GeoJSON)
-            </a>
-          </div>
+          <ul className="grid grid-cols-1 divide-y divide-edge border-y border-edge">
+            {FILES.map(({ path, name, tells }) => (
+              <li key={path} className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
+                <a className={`${LINK} w-64`} href={`/api/surveys/${surveyId}/${path}`} download>
+                  <Download aria-hidden className="size-4" /> {name}
+                </a>
+                <span className="min-w-0 flex-1 basis-60">{tells}</span>
+              </li>
+            ))}
+          </ul>
+          <ArchiveRules surveyId={surveyId} />
         </section>
         <section className="grid gap-3">
           <h2 className="text-lg">In</h2>

@@ -1,6 +1,6 @@
 import { queryOptions } from '@tanstack/react-query'
 import { api, dataOf, requireDone } from '../../api/client'
-import type { ImportColumn, ImportFile } from '../../api/types'
+import type { ArchiveRulesSaid, ImportColumn, ImportFile } from '../../api/types'
 
 const LOOK_AGAIN = 400 // milliseconds, while somebody works on it
 
@@ -88,5 +88,21 @@ export async function takeImportBack(surveyId: string, importId: string) {
     await api.PUT('/api/surveys/{surveyId}/imports/{importId}/taken-back', {
       params: { path: { surveyId, importId } },
     }),
+  )
+}
+
+/** Under what the archive may be used, and what of it is told less exactly. */
+export const rulesQuery = (surveyId: string) =>
+  queryOptions({
+    queryKey: ['surveys', surveyId, 'exchange-rules'],
+    queryFn: async ({ signal }) =>
+      dataOf(
+        await api.GET('/api/surveys/{surveyId}/exchange-rules', { params: { path: { surveyId } }, signal }),
+      ),
+  })
+
+export async function sendRules(surveyId: string, body: ArchiveRulesSaid): Promise<void> {
+  requireDone(
+    await api.PUT('/api/surveys/{surveyId}/exchange-rules', { params: { path: { surveyId } }, body }),
   )
 }

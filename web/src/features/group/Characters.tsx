@@ -50,6 +50,15 @@ export function Characters({ sheet }: { readonly sheet: Sheet }) {
           </li>
         ))}
       </ul>
+      <h2 className="mt-4 text-lg">Names</h2>
+      <ul className="list-disc pl-6">
+        {sheet.taxa.map((taxon) => (
+          <li key={taxon.id}>
+            {taxon.commonName}, <span className="scientific">{taxon.scientificName}</span>
+            {taxon.alsoCalled.length > 0 && `; also called ${taxon.alsoCalled.join(', ')}`}
+          </li>
+        ))}
+      </ul>
       <h2 className="mt-4 text-lg">Sources</h2>
       <ul className="list-disc pl-6">
         {sheet.sources.map((source) => (

@@ -1,10 +1,9 @@
-import { useQuery } from '@tanstack/react-query'
 import { Printer } from 'lucide-react'
 import { useState } from 'react'
 import { choiceOf, type LifeStage, STAGES } from '../../api/codes'
 import { wordsOf } from '../../api/problem'
 import type { Character, Sheet } from '../../api/types'
-import { separationQuery } from '../../common/group/queries'
+import { useBestChecks } from '../../common/group/useBestChecks'
 import { Button } from '../../ui/Button'
 import { Pick } from '../../ui/Choice'
 import { Drawing } from '../../ui/Drawing'
@@ -12,31 +11,22 @@ import { Mark } from '../../ui/Mark'
 import { MonthPick } from '../../ui/MonthPick'
 import { Notice } from '../../ui/Notice'
 import { PageTitle } from '../../ui/PageTitle'
+import { usePaper } from '../../ui/usePaper'
 import { monthName } from '../../ui/words'
 import { RibbonCell } from './RibbonCell'
 
 const STAGE_CHOICES = STAGES.map(choiceOf)
 
-const MOST_CHARACTERS = 8 // that find room on one page
+export const MOST_CHARACTERS = 8 // that find room on one page
 
 /** One page of A4 to take along in the rain: gate, best characters of a month, boxes to tick; it folds to A5. */
 export function FieldCard({ sheet }: { readonly sheet: Sheet }) {
   const [month, setMonth] = useState(new Date().getMonth() + 1)
   const [stage, setStage] = useState<LifeStage>('mature')
-  const powers = useQuery(
-    separationQuery({
-      versionId: sheet.versionId,
-      month,
-      stage,
-      school: undefined,
-      taxa: sheet.taxa.map((one) => one.id),
-    }),
-  )
-  const best = (powers.data ?? [])
-    .filter((power) => power.inSeason && power.bits > 0)
-    .flatMap((power) => sheet.characters.find((one) => one.id === power.character) ?? [])
-    .filter((one) => one.harm !== 'wound')
-    .slice(0, MOST_CHARACTERS)
+  const [withScale, setWithScale] = useState(true)
+  const { best, error, isPending } = useBestChecks(sheet, month, stage, MOST_CHARACTERS)
+  usePaper(`${sheet.title}, field card for ${monthName(month)}`)
+  const needsScale = best.some((one) => one.needsScale)
   return (
     <>
       <div className="my-3 flex flex-wrap items-end gap-3 print:hidden">
@@ -61,35 +51,63 @@ export function FieldCard({ sheet }: { readonly sheet: Sheet }) {
           <Printer aria-hidden className="mr-1 inline size-4" />
           Print, or keep as PDF
         </Button>
+        {needsScale && (
+          <label className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5 accent-thistle"
+              checked={withScale}
+              onChange={() => setWithScale(!withScale)}
+            />
+            with the scale card for photos
+          </label>
+        )}
       </div>
-      {powers.isError && <Notice tone="wrong">{wordsOf(powers.error)}</Notice>}
-      {powers.isPending && <p role="status">Weighing the characters …</p>}
-      {powers.data && (
+      {error && <Notice tone="wrong">{wordsOf(error)}</Notice>}
+      {isPending && <p role="status">Weighing the characters …</p>}
+      {!isPending && !error && (
         <article
           aria-label="Field card"
           className="case-file mx-auto w-[19cm] max-w-full bg-card p-[0.6cm] text-[9.5pt] leading-tight print:p-0"
         >
-          <Head sheet={sheet} month={month} stage={stage} />
-          {best.length === 0 && (
-            <p className="my-2 font-bold">
-              Nothing of this group can be read in {monthName(month)} without a wound. Come back in another
-              month.
-            </p>
-          )}
-          <ul>
-            {best.map((character) => (
-              <li key={character.id} className="break-inside-avoid border-b border-line py-1">
-                <CardRow sheet={sheet} character={character} />
-              </li>
-            ))}
-          </ul>
-          {sheet.cautions.length > 0 && (
-            <p className="mt-1 text-[8pt]">
-              <strong>Cautions.</strong> {sheet.cautions.map((one) => one.text).join(' ')} Local rules come
-              first.
-            </p>
-          )}
+          <PageTitle>{`${sheet.title}, field card`}</PageTitle>
+          <CardOnPaper sheet={sheet} month={month} stage={stage} best={best} />
+          {withScale && needsScale && <ScaleCard />}
         </article>
+      )}
+    </>
+  )
+}
+
+type PaperProps = {
+  readonly sheet: Sheet
+  readonly month: number
+  readonly stage: string
+  /** what it has room for, the best check first */
+  readonly best: readonly Character[]
+}
+
+/** A field card as it is printed. */
+export function CardOnPaper({ sheet, month, stage, best }: PaperProps) {
+  return (
+    <>
+      <Head sheet={sheet} month={month} stage={stage} />
+      {best.length === 0 && (
+        <p className="my-2 font-bold">
+          Nothing of this group can be read in {monthName(month)} without a wound. Come back in another month.
+        </p>
+      )}
+      <ul>
+        {best.map((character) => (
+          <li key={character.id} className="break-inside-avoid border-b border-line py-1">
+            <CardRow sheet={sheet} character={character} />
+          </li>
+        ))}
+      </ul>
+      {sheet.cautions.length > 0 && (
+        <p className="mt-1 text-[8pt]">
+          <strong>Cautions.</strong> {sheet.cautions.map((one) => one.text).join(' ')} Local rules come first.
+        </p>
       )}
     </>
   )
@@ -101,7 +119,6 @@ function Head({ sheet, month, stage }: HeadProps) {
   return (
     <>
       <header className="flex items-baseline justify-between gap-3 border-b-2 border-ink">
-        <PageTitle>{`${sheet.title}, field card`}</PageTitle>
         <h1 className="text-[14pt]">{sheet.title}</h1>
         <span>
           {monthName(month)}, {stage}; version {sheet.version}
@@ -135,6 +152,19 @@ function Head({ sheet, month, stage }: HeadProps) {
         </ul>
       )}
     </>
+  )
+}
+
+/** One scale card of the page of four, at its own size; it is cut out and laid beside the leaf. */
+function ScaleCard() {
+  return (
+    <div className="mt-3 h-[105mm] w-[148.5mm] max-w-full overflow-hidden break-inside-avoid">
+      <img
+        src="/api/scale-card"
+        alt="Scale card: four crosses on a rectangle and a bar to check the printer by"
+        className="w-[297mm] max-w-none"
+      />
+    </div>
   )
 }
 

@@ -165,17 +165,23 @@ function Found({ wanted, groups }: { readonly wanted: string; readonly groups: r
         <li key={`${one.groupId} ${one.characterId} ${one.name}`}>
           <Link
             to={
-              one.kind === 'taxon'
+              one.kind === 'taxon' || one.kind === 'other'
                 ? `/groups/${one.groupId}`
                 : `/groups/${one.groupId}/characters#${one.characterId}`
             }
             className="flex min-h-11 flex-wrap items-center gap-x-3 px-3 hover:bg-thistle-wash"
           >
             <span className="font-semibold">{one.name}</span>
-            <span className={one.kind === 'taxon' ? 'scientific text-quiet' : 'text-quiet'}>
+            <span
+              className={
+                one.kind === 'taxon' || one.kind === 'other' ? 'scientific text-quiet' : 'text-quiet'
+              }
+            >
               {one.beside}
             </span>
+            {one.foundBy && <span>also called {one.foundBy}</span>}
             <span className="ml-auto text-sm text-quiet">
+              {one.kind === 'other' && 'no sheet holds it; these come near: '}
               {groups.find((group) => group.groupId === one.groupId)?.title}
             </span>
           </Link>

@@ -4,12 +4,15 @@ import { Link } from 'react-router'
 import { wordsOf } from '../../api/problem'
 import type { Group, NamedTaxon, TreeRow } from '../../api/types'
 import { strikeTree } from '../../common/bench/handIn'
+import { AskForSample } from '../../common/sample/AskForSample'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { Sheet } from '../../ui/Sheet'
+import { EarlierSeasons } from './EarlierSeasons'
 import { History } from './History'
 import { groupWords, identityOf, stateOf } from './standing'
 import { TreeForm } from './TreeForm'
+import { pressureWords, vigourWords } from './vigourWords'
 
 type Props = {
   readonly surveyId: string
@@ -20,12 +23,24 @@ type Props = {
   readonly taxa: readonly NamedTaxon[]
   readonly groups: readonly Group[]
   readonly locked: boolean
+  /** whether the survey sends samples to a laboratory */
+  readonly samples: boolean
 }
 
 /** The tree that is chosen on the map or in the table, and what can be done with it. */
-export function ChosenTree({ surveyId, plotId, plotCode, tree, trees, taxa, groups, locked }: Props) {
+export function ChosenTree({
+  surveyId,
+  plotId,
+  plotCode,
+  tree,
+  trees,
+  taxa,
+  groups,
+  locked,
+  samples,
+}: Props) {
   const queries = useQueryClient()
-  const [sheet, setSheet] = useState<'edit' | 'history'>()
+  const [sheet, setSheet] = useState<'edit' | 'history' | 'sample'>()
   const bearer = trees.find((one) => one.id === tree.cloneOf)
   const stems = trees.filter((one) => one.cloneOf === tree.id)
   const strike = useMutation({
@@ -49,6 +64,7 @@ export function ChosenTree({ surveyId, plotId, plotCode, tree, trees, taxa, grou
           {tree.readAs && tree.readAs !== tree.groupId && (
             <span className="block">moved by you to the {groupWords(tree.readAs, taxa)}</span>
           )}
+          <HowItDoes tree={tree} />
           {tree.conditionNotes && <span className="block">{tree.conditionNotes}</span>}
         </p>
         <div className="flex flex-wrap gap-2">
@@ -61,6 +77,7 @@ export function ChosenTree({ surveyId, plotId, plotCode, tree, trees, taxa, grou
             </Link>
           )}
           {!locked && <Button onClick={() => setSheet('edit')}>Change</Button>}
+          {!locked && samples && tree.groupId && <Button onClick={() => setSheet('sample')}>Sample …</Button>}
           <Button onClick={() => setSheet('history')}>History</Button>
           {!locked && tree.readings === 0 && (tree.standsAs === 'open' || tree.standsAs === 'plain') && (
             <Button look="quiet" className="px-2!" onClick={() => strike.mutate()}>
@@ -71,12 +88,28 @@ export function ChosenTree({ surveyId, plotId, plotCode, tree, trees, taxa, grou
       </div>
       {strike.isError && <Notice tone="wrong">{wordsOf(strike.error)}</Notice>}
       <Sheet
-        title={sheet === 'history' ? `What happened to tree ${tree.tag}` : `Tree ${tree.tag}`}
+        title={
+          sheet === 'history'
+            ? `What happened to tree ${tree.tag}`
+            : sheet === 'sample'
+              ? `A sample of tree ${tree.tag}`
+              : `Tree ${tree.tag}`
+        }
         open={sheet !== undefined}
         onOpenChange={() => setSheet(undefined)}
       >
         {sheet === 'history' ? (
-          <History surveyId={surveyId} treeId={tree.id} />
+          <>
+            <History surveyId={surveyId} treeId={tree.id} />
+            <EarlierSeasons key={tree.id} surveyId={surveyId} treeId={tree.id} />
+          </>
+        ) : sheet === 'sample' && tree.groupId ? (
+          <AskForSample
+            surveyId={surveyId}
+            treeId={tree.id}
+            groupId={tree.groupId}
+            onDone={() => setSheet(undefined)}
+          />
         ) : (
           <TreeForm
             plotCode={plotCode}
@@ -91,5 +124,34 @@ export function ChosenTree({ surveyId, plotId, plotCode, tree, trees, taxa, grou
         )}
       </Sheet>
     </section>
+  )
+}
+
+/** How it does and what presses it; a note that decides nothing. */
+function HowItDoes({ tree }: { readonly tree: TreeRow }) {
+  const words = vigourWords(tree.vigour)
+  const pressed = tree.favoured && tree.pressing.length > 0
+  return (
+    <>
+      {words && <span className="block">{words}</span>}
+      {tree.before && (
+        <span className="block text-quiet">
+          in {tree.before.season}: {vigourWords(tree.before.vigour)}
+        </span>
+      )}
+      {tree.leadersInDoubt && (
+        <span className="block text-rust-ink">
+          Each year’s leader is much longer than the one after it: are these heights, or the years turned
+          round? Kept as typed; <em>Change</em> mends it.
+        </span>
+      )}
+      {tree.competition != null && (tree.favoured || words) && (
+        <span className="block">
+          {tree.favoured && <strong>to be favoured; </strong>}
+          competition <span className="figure">{tree.competition.toFixed(2)}</span>
+          {pressed && `, pressed by ${pressureWords(tree)}`}
+        </span>
+      )}
+    </>
   )
 }

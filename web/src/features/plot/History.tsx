@@ -47,5 +47,11 @@ function partsOf(value: unknown): Readonly<Record<string, unknown>> | undefined 
 
 function shown(value: unknown): string {
   if (value === undefined || value === null || value === '') return 'nothing'
-  return Array.isArray(value) ? value.join(', ') : String(value)
+  if (Array.isArray(value)) return value.join(', ')
+  const parts = partsOf(value)
+  if (!parts) return String(value)
+  return Object.entries(parts)
+    .filter(([, part]) => part !== null && part !== false)
+    .map(([key, part]) => (part === true ? key : `${key} ${shown(part)}`))
+    .join('; ')
 }

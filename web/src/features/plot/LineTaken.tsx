@@ -45,6 +45,11 @@ export function LineHelp() {
       <dd>
         stage, origin and ground; without them: {stage.usual}, origin {origin.usual}, the plot’s ground
       </dd>
+      <dt>l240/180/60 d2 sub</dt>
+      <dd>
+        how it does: last leaders in mm, the youngest first; crown dieback 0 to 4; crown class; also forked,
+        browsed, dead, favoured …
+      </dd>
       <dt>=12</dt>
       <dd>a stem of the clone of tree 12, and what that is</dd>
       <dt>"top gone"</dt>

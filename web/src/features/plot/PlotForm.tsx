@@ -5,13 +5,13 @@ import { HABITATS, type Habitat } from '../../api/codes'
 import { limits } from '../../api/limits'
 import { keptInstead, wordsOf, wrongAt } from '../../api/problem'
 import type { Plot, PlotBody } from '../../api/types'
+import { parsePosition, positionWords } from '../../common/plot/position'
 import { sendPlot } from '../../common/plot/queries'
 import { AnyOf } from '../../ui/AnyOf'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { TextArea } from '../../ui/TextArea'
-import { parsePosition, positionWords } from './position'
 
 type Props = {
   readonly surveyId: string

@@ -8,6 +8,7 @@ import { useSurvey } from '../../api/surveys'
 import type { Plot, TreeRow } from '../../api/types'
 import { TakePlotAlong } from '../../common/along/TakeAlong'
 import { handIn } from '../../common/bench/handIn'
+import { positionWords } from '../../common/plot/position'
 import { taxaQuery } from '../../common/plot/queries'
 import { usePlotHere } from '../../common/plot/treesHere'
 import { Button } from '../../ui/Button'
@@ -15,10 +16,10 @@ import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { PageTitle } from '../../ui/PageTitle'
 import { Sheet } from '../../ui/Sheet'
+import { Tick } from '../../ui/Tick'
 import { counted } from '../../ui/words'
 import { ChosenTree } from './ChosenTree'
 import { PlotForm } from './PlotForm'
-import { positionWords } from './position'
 import { QuickEntry } from './QuickEntry'
 import { MapLegend, StemMap } from './StemMap'
 import { TreeTable } from './TreeTable'
@@ -65,6 +66,7 @@ function OpenPlot({ surveyId, plot, trees }: OpenProps) {
   )
   const [search, setSearch] = useSearchParams()
   const [shown, setShown] = useState<Shown>('all')
+  const [pressure, setPressure] = useState(false)
   const chosenId = search.get('tree') ?? undefined
   const chosen = trees.find((one) => one.id === chosenId)
   const choose = (id: string) => setSearch({ tree: id }, { replace: true })
@@ -90,9 +92,13 @@ function OpenPlot({ surveyId, plot, trees }: OpenProps) {
             taxa={taxa}
             radius={plot.radiusMetres}
             chosen={chosenId}
+            pressure={pressure}
             onChoose={choose}
             onOpen={open}
           />
+          {trees.some((tree) => tree.favoured) && (
+            <Tick words="What presses the stems to be favoured" on={pressure} onChange={setPressure} />
+          )}
           <MapLegend groups={[...new Set(trees.flatMap((tree) => tree.groupId ?? []))].sort()} taxa={taxa} />
         </div>
         <div className="flex min-w-0 flex-col gap-3 lg:min-h-0">
@@ -122,6 +128,7 @@ function OpenPlot({ surveyId, plot, trees }: OpenProps) {
               taxa={taxa}
               groups={groups}
               locked={locked}
+              samples={survey?.laboratoryUsed ?? false}
             />
           ) : (
             trees.length > 0 && <p className="text-quiet">Choose a tree on the map or in the table.</p>
@@ -188,6 +195,18 @@ function PlotHead({ surveyId, plot, surveyClosed, stems }: HeadProps) {
         <div className="ml-auto flex flex-wrap gap-2">
           <Link to="/plots" className="inline-flex min-h-11 items-center px-2 font-semibold text-thistle">
             All plots
+          </Link>
+          <Link
+            to={`/surveys/${surveyId}/plots/${plot.id}/sheet`}
+            className="inline-flex min-h-11 items-center px-2 font-semibold text-thistle"
+          >
+            Field sheet
+          </Link>
+          <Link
+            to={`/surveys/${surveyId}/plots/${plot.id}/labels`}
+            className="inline-flex min-h-11 items-center px-2 font-semibold text-thistle"
+          >
+            Labels
           </Link>
           {!surveyClosed && <TakePlotAlong surveyId={surveyId} plotId={plot.id} />}
           {!surveyClosed && !plot.closedAt && <Button onClick={() => setEditing(true)}>Change plot</Button>}

@@ -8,6 +8,8 @@ import { useSurvey } from '../../api/surveys'
 import type { PlotRow, Survey } from '../../api/types'
 import { plotsQuery } from '../../common/plot/queries'
 import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
+import { Field } from '../../ui/Field'
 import { FirstSteps } from '../../ui/FirstSteps'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
@@ -25,6 +27,19 @@ const SHOWN = [
 ] as const
 
 type Shown = (typeof SHOWN)[number]['value']
+
+const FEW = 12 // plots, which the eye finds by itself
+const PAGE = 60 // plots at once
+
+const SORTS = [
+  { value: 'code', text: 'by code' },
+  { value: 'open', text: 'most not signed first' },
+  { value: 'contested', text: 'most contested first' },
+  { value: 'comeBack', text: 'most to come back to first' },
+  { value: 'stems', text: 'most stems first' },
+] as const
+
+type Sort = (typeof SORTS)[number]['value']
 
 /** The plots of the survey in hand. */
 export function PlotsPage() {
@@ -45,9 +60,16 @@ function Plots({ survey }: { readonly survey: Survey }) {
   const plots = useQuery(plotsQuery(survey.id))
   const [adding, setAdding] = useAsked('adding')
   const [shown, setShown] = useState<Shown>('all')
+  const [found, setFound] = useState('')
+  const [sort, setSort] = useState<Sort>('code')
+  const [pages, setPages] = useState(1)
   if (plots.isError) return <Notice tone="wrong">{wordsOf(plots.error)}</Notice>
   if (!plots.data) return <p role="status">Fetching the plots …</p>
-  const rows = plots.data.filter((plot) => shown === 'all' || plot[shown] > 0)
+  const rows = inOrder(
+    plots.data.filter((plot) => (shown === 'all' || plot[shown] > 0) && isCalled(plot, found)),
+    sort,
+  )
+  const upTo = pages * PAGE
   return (
     <>
       <div className="my-3 flex flex-wrap items-center gap-2">
@@ -59,6 +81,9 @@ function Plots({ survey }: { readonly survey: Survey }) {
         )}
         <Link to={`/surveys/${survey.id}/exchange`} className={LINK}>
           Import and export
+        </Link>
+        <Link to={`/surveys/${survey.id}/cards`} className={LINK}>
+          Field cards
         </Link>
         {observer.role === 'lead' && (
           <>
@@ -74,15 +99,35 @@ function Plots({ survey }: { readonly survey: Survey }) {
           </div>
         )}
       </div>
+      {plots.data.length > FEW && (
+        <div className="mb-3 grid grid-cols-2 gap-3 sm:max-w-xl">
+          <Field
+            label="Find"
+            type="search"
+            placeholder="a part of its code"
+            value={found}
+            onChange={(event) => {
+              setFound(event.target.value)
+              setPages(1)
+            }}
+          />
+          <Choice label="Order" options={SORTS} value={sort} onChange={setSort} />
+        </div>
+      )}
       {plots.data.length === 0 && <FirstSteps survey={survey} />}
-      {plots.data.length > 0 && rows.length === 0 && <Notice tone="plain">No plot has any left.</Notice>}
+      {plots.data.length > 0 && rows.length === 0 && <Notice tone="plain">No such plot.</Notice>}
       <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
-        {rows.map((plot) => (
+        {rows.slice(0, upTo).map((plot) => (
           <li key={plot.id}>
             <PlotCard surveyId={survey.id} plot={plot} />
           </li>
         ))}
       </ul>
+      {rows.length > upTo && (
+        <Button className="mt-3" onClick={() => setPages(pages + 1)}>
+          {Math.min(PAGE, rows.length - upTo)} more of {rows.length - upTo}
+        </Button>
+      )}
       <Sheet title="New plot" open={adding} onOpenChange={setAdding}>
         <PlotForm
           surveyId={survey.id}
@@ -94,6 +139,20 @@ function Plots({ survey }: { readonly survey: Survey }) {
       </Sheet>
     </>
   )
+}
+
+/** Whether a plot's code has every word that was typed. */
+function isCalled({ code }: PlotRow, typed: string): boolean {
+  const name = code.toLowerCase()
+  return typed
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => name.includes(word))
+}
+
+function inOrder(plots: readonly PlotRow[], sort: Sort): readonly PlotRow[] {
+  if (sort === 'code') return plots // as they come
+  return [...plots].sort((a, b) => b[sort] - a[sort])
 }
 
 function PlotCard({ surveyId, plot }: { readonly surveyId: string; readonly plot: PlotRow }) {

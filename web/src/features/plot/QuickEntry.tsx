@@ -95,14 +95,14 @@ export function QuickEntry({ surveyId, plot, trees, taxa, groups, onEntered }: P
         />
       )}
       <div aria-live="polite" className="min-h-7">
-        {line.trim() === '' ? (
+        {!named ? (
+          <p className="text-quiet">Fetching the names of groups and taxa …</p>
+        ) : line.trim() === '' ? (
           <p className="text-quiet">
             Tag, azimuth, distance, diameter in mm, then words in any order. A whole plot can be pasted.
           </p>
-        ) : named ? (
-          <LineTaken taken={parsed.taken} problems={problems} />
         ) : (
-          <p className="text-quiet">Fetching the names of groups and taxa …</p>
+          <LineTaken taken={parsed.taken} problems={problems} />
         )}
       </div>
       {enter.isError && <NotStored error={enter.error} />}

@@ -1,15 +1,19 @@
 import { type KeyboardEvent, memo, useId } from 'react'
 import { TREE_LOOKS, type TreeLook } from '../../api/codes'
 import type { NamedTaxon, TreeRow } from '../../api/types'
+import { Ground } from '../../common/plot/Ground'
+import { placeOf } from '../../common/plot/places'
 import { spineBearing, spinePath } from '../../draw/spinePath'
 import { groupWords, identityOf, LOOK_WORDS, stateOf } from './standing'
-import { markRadius, neighbour, placeOf, ringsOf } from './stemMap'
+import { markRadius, neighbour } from './stemMap'
 
 type Props = {
   readonly trees: readonly TreeRow[]
   readonly taxa: readonly NamedTaxon[]
   readonly radius: number
   readonly chosen: string | undefined
+  /** whether it is drawn what presses the stems to be favoured */
+  readonly pressure: boolean
   readonly onChoose: (id: string) => void
   readonly onOpen: (id: string) => void
 }
@@ -26,7 +30,7 @@ const FILLS: Readonly<Record<TreeLook, string>> = {
 }
 
 /** The stems of a plot as seen from above, north up, to scale; arrow keys lead from stem to stem. */
-export function StemMap({ trees, taxa, radius, chosen, onChoose, onOpen }: Props) {
+export function StemMap({ trees, taxa, radius, chosen, pressure, onChoose, onOpen }: Props) {
   const id = useId()
   const room = radius * 1.13
   const keys = (event: KeyboardEvent) => {
@@ -51,6 +55,7 @@ export function StemMap({ trees, taxa, radius, chosen, onChoose, onOpen }: Props
         className="aspect-square w-full rounded-plain border border-line bg-card select-none"
       >
         <Ground radius={radius} />
+        {pressure && <Pressed trees={trees} radius={radius} />}
         {trees.map((tree) => (
           <Stem
             key={tree.id}
@@ -71,47 +76,6 @@ export function StemMap({ trees, taxa, radius, chosen, onChoose, onOpen }: Props
     </div>
   )
 }
-
-/** Edge, distance rings, north and a scale bar. */
-const Ground = memo(function Ground({ radius }: { readonly radius: number }) {
-  const small = radius * 0.045
-  const [bar = 1] = [10, 5, 2, 1].filter((one) => one <= radius / 2)
-  const corner = radius * 1.08
-  return (
-    // biome-ignore lint/a11y/noAriaHiddenOnFocusable: a drawn ground takes no focus
-    <g aria-hidden="true">
-      <circle r={radius} className="fill-leaf stroke-ink" strokeWidth={radius * 0.006} />
-      {ringsOf(radius).map((ring) => (
-        <g key={ring}>
-          <circle r={ring} className="fill-none stroke-line" strokeWidth={radius * 0.006} />
-          <text x={radius * 0.01} y={ring - small * 0.25} fontSize={small} className="figure fill-quiet">
-            {ring} m
-          </text>
-        </g>
-      ))}
-      <path
-        d={`M0,${-radius}V${radius}M${-radius},0H${radius}`}
-        className="stroke-line"
-        strokeWidth={radius * 0.004}
-      />
-      <path
-        d={`M0,${-radius * 1.1}l${small * 0.5},${small * 1.3}l${-small * 0.5},${-small * 0.3}l${-small * 0.5},${small * 0.3}Z`}
-        className="fill-ink"
-      />
-      <text x={small * 0.8} y={-radius * 1.04} fontSize={small * 1.1} className="fill-ink font-bold">
-        N
-      </text>
-      <path
-        d={`M${-corner},${corner - small}v${small * 0.5}h${bar}v${-small * 0.5}`}
-        className="fill-none stroke-ink"
-        strokeWidth={radius * 0.008}
-      />
-      <text x={-corner + bar + small * 0.4} y={corner} fontSize={small} className="figure fill-ink">
-        {bar} m
-      </text>
-    </g>
-  )
-})
 
 type StemProps = {
   readonly id: string
@@ -193,6 +157,45 @@ const Stem = memo(function Stem({ id, tree, words, radius, chosen, onChoose, onO
     </g>
   )
 })
+
+/** Stems to be favoured, ringed, and a line from each neighbour that presses one, the wider the harder. */
+function Pressed({ trees, radius }: { readonly trees: readonly TreeRow[]; readonly radius: number }) {
+  return (
+    <g className="pointer-events-none">
+      {trees
+        .filter((tree) => tree.favoured)
+        .map((tree) => {
+          const to = placeOf(tree)
+          return (
+            <g key={tree.id} data-favoured={tree.tag}>
+              <circle
+                cx={to.x}
+                cy={to.y}
+                r={markRadius(tree.diameterMillimetres, radius) * 2.4}
+                className="fill-gold-wash stroke-ink"
+                strokeWidth={radius * 0.012}
+              />
+              {tree.pressing.map(({ tag, share }) => {
+                const neighbourTree = trees.find((one) => one.tag === tag)
+                if (!neighbourTree) return null
+                const from = placeOf(neighbourTree)
+                return (
+                  <path
+                    key={tag}
+                    data-presses={tag}
+                    d={`M${from.x.toFixed(2)},${from.y.toFixed(2)}L${to.x.toFixed(2)},${to.y.toFixed(2)}`}
+                    className="stroke-rust"
+                    strokeLinecap="round"
+                    strokeWidth={radius * (0.006 + 0.04 * share)}
+                  />
+                )
+              })}
+            </g>
+          )
+        })}
+    </g>
+  )
+}
 
 /** Lines from the stems of a clone to the stem that bears its call. */
 function Joins({ trees }: { readonly trees: readonly TreeRow[] }) {

@@ -4,7 +4,7 @@ import { choiceOf, HABITATS, ORIGINS, STAGES } from '../../api/codes'
 import { limits } from '../../api/limits'
 import { useObserver } from '../../api/observer'
 import { keptInstead, wordsOf, wrongAt } from '../../api/problem'
-import type { Group, NamedTaxon, Tree, TreeBody, TreeRow } from '../../api/types'
+import type { Group, NamedTaxon, Tree, TreeBody, TreeRow, Vigour } from '../../api/types'
 import { handIn } from '../../common/bench/handIn'
 import { AnyOf } from '../../ui/AnyOf'
 import { Button } from '../../ui/Button'
@@ -13,6 +13,8 @@ import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
 import { TextArea } from '../../ui/TextArea'
+import { VigourFields } from './VigourFields'
+import { vigourWords } from './vigourWords'
 
 type Props = {
   readonly surveyId: string
@@ -38,6 +40,7 @@ export function TreeForm({ surveyId, plotId, plotCode, tree, trees, taxa, groups
   const queries = useQueryClient()
   const observer = useObserver().callSign
   const [body, setBody] = useState(() => bodyOf(tree))
+  const [read, setRead] = useState(true)
   const change = useMutation({
     mutationFn: (asked: TreeBody) =>
       handIn({
@@ -145,6 +148,7 @@ export function TreeForm({ surveyId, plotId, plotCode, tree, trees, taxa, groups
         />
       )}
       {wrong('cloneOf') && <p className="text-rust-ink">{wrong('cloneOf')}</p>}
+      <VigourFields body={body} onPut={put} onRead={setRead} wrong={wrong('vigour')} />
       <TextArea
         label="Condition"
         maxLength={limits.TreeBody.conditionNotes.longest}
@@ -164,7 +168,7 @@ export function TreeForm({ surveyId, plotId, plotCode, tree, trees, taxa, groups
       )}
       {change.isError && !kept && <Notice tone="wrong">{wordsOf(change.error)}</Notice>}
       {!kept && (
-        <Button type="submit" look="main" disabled={change.isPending}>
+        <Button type="submit" look="main" disabled={change.isPending || !read}>
           Keep the changes
         </Button>
       )}
@@ -184,6 +188,8 @@ const FIELDS: readonly (readonly [keyof TreeBody & keyof Tree, string])[] = [
   ['groupId', 'group'],
   ['plainTaxon', 'taxon'],
   ['conditionNotes', 'condition'],
+  ['vigour', 'how it does'],
+  ['favoured', 'to be favoured'],
 ]
 
 type VersionsProps = {
@@ -232,8 +238,14 @@ function TwoVersions({ mine, kept, onMine, onKept }: VersionsProps) {
 }
 
 function said(value: unknown): string {
-  if (value === null || value === undefined || value === '') return '—'
+  if (value === null || value === undefined || value === '' || value === false) return '—'
+  if (value === true) return 'yes'
+  if (isVigour(value)) return vigourWords(value) || '—'
   return Array.isArray(value) ? value.join(', ') : String(value)
+}
+
+function isVigour(value: unknown): value is Vigour {
+  return typeof value === 'object' && value !== null && 'dead' in value
 }
 
 function bodyOf(tree: TreeRow): TreeBody {
@@ -250,6 +262,8 @@ function bodyOf(tree: TreeRow): TreeBody {
     groupId: tree.groupId ?? null,
     plainTaxon: tree.plainTaxon ?? null,
     cloneOf: tree.cloneOf ?? null,
+    ...(tree.vigour && { vigour: tree.vigour }),
+    favoured: tree.favoured,
     version: tree.version,
   }
 }

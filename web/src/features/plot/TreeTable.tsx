@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react'
 import type { NamedTaxon, TreeRow } from '../../api/types'
 import { Thistle } from '../../ui/Thistle'
 import { identityOf, stateOf } from './standing'
+import { vigourWords } from './vigourWords'
 
 type Props = {
   readonly trees: readonly TreeRow[]
@@ -26,6 +27,7 @@ export function TreeTable({ trees, taxa, chosen, onChoose }: Props) {
     { title: 'az °', of: (tree) => tree.azimuthDegrees, numeric: true, wideOnly: true },
     { title: 'm', of: (tree) => tree.distanceMetres, numeric: true, wideOnly: true },
     { title: 'mm', of: (tree) => tree.diameterMillimetres, numeric: true },
+    { title: 'pressed', of: (tree) => tree.competition ?? -1, numeric: true, wideOnly: true },
     { title: 'what it is', of: (tree) => identityOf(tree, taxa) },
     { title: 'call', of: (tree) => stateOf(tree, undefined) },
   ]
@@ -91,11 +93,14 @@ export function TreeTable({ trees, taxa, chosen, onChoose }: Props) {
             <td className="figure px-2 text-right max-sm:hidden">{tree.azimuthDegrees}</td>
             <td className="figure px-2 text-right max-sm:hidden">{tree.distanceMetres}</td>
             <td className="figure px-2 text-right">{tree.diameterMillimetres}</td>
+            <td className="figure px-2 text-right max-sm:hidden">{tree.competition?.toFixed(1)}</td>
             <td className="px-2">
               {identityOf(tree, taxa)}
+              {tree.favoured && <strong>, to be favoured</strong>}
+              {tree.vigour && <span className="block text-sm text-quiet">{vigourWords(tree.vigour)}</span>}
               {tree.stage !== 'mature' && <span className="text-quiet">, {tree.stage}</span>}
             </td>
-            <td className="px-2">
+            <td className="min-w-28 px-2">
               <span className="flex items-center gap-2">
                 {tree.thistle && tree.readings > 0 && (
                   <Thistle

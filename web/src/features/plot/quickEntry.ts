@@ -1,6 +1,17 @@
-import { HABITATS, type Habitat, type LifeStage, ORIGINS, STAGES, type TreeOrigin } from '../../api/codes'
+import {
+  CROWN_CLASSES,
+  type CrownClass,
+  DAMAGES,
+  HABITATS,
+  type Habitat,
+  type LifeStage,
+  ORIGINS,
+  STAGES,
+  STEM_FORMS,
+  type TreeOrigin,
+} from '../../api/codes'
 import { limits } from '../../api/limits'
-import type { Group, NamedTaxon } from '../../api/types'
+import type { Group, NamedTaxon, Vigour } from '../../api/types'
 import { type Named, named } from './taxonWords'
 
 /** A tree as far as a line tells it; azimuth and distance are from the plot's centre. */
@@ -14,6 +25,8 @@ export type LineTree = {
   origin?: TreeOrigin
   habitat?: Habitat[]
   conditionNotes?: string
+  vigour?: Vigour
+  favoured?: boolean
   groupId?: string
   plainTaxon?: string
   /** tag of the stem whose clone it belongs to; its group is that stem's where the line names none */
@@ -39,6 +52,9 @@ const NUMBER = String.raw`(\d+(?:[.,]\d+)?)`
 /** A question mark at the end of a word, wherever that stands; not one inside a note. */
 const DOUBT = /^((?:[^"?/]|\/(?!\/))*)\?/
 const UNASKED = { stage: limits.TreeBody.stage.usual, origin: limits.TreeBody.origin.usual } as const
+
+const DIEBACK = limits.VigourBody.dieback
+const { many: MOST_LEADERS } = limits.VigourBody.leaders
 
 type Rule = { readonly pattern: RegExp; readonly take: (match: RegExpExecArray, tree: LineTree) => string }
 
@@ -70,6 +86,25 @@ const LABELLED: readonly Rule[] = [
     take: (m, tree) => {
       tree.heightDecimetres = Math.round(number(m[1]) * (m[2]?.toLowerCase() === 'dm' ? 1 : 10))
       return `height ${tree.heightDecimetres / 10} m`
+    },
+  },
+  {
+    pattern: /^l(?:eaders?)?\s*:?\s*(\d+(?:\/\d+)*)(?![\w/.])/i,
+    take: (m, tree) => {
+      const leaders = (m[1] ?? '').split('/').map(Number)
+      put(tree, { leaders })
+      return `leaders ${leaders.join(', ')} mm, the youngest first`
+    },
+  },
+  // no tree that is measured is so thin: a small whole number after d is the crown's dieback
+  {
+    pattern: new RegExp(
+      `^d(?:ieback)?\\s*:?\\s*([${DIEBACK.least}-${DIEBACK.most}])(?![\\w.,]|\\s*[cm]m\\b)`,
+      'i',
+    ),
+    take: (m, tree) => {
+      put(tree, { dieback: Number(m[1]) })
+      return `crown dieback ${m[1]}`
     },
   },
   {
@@ -168,10 +203,13 @@ const LIMITS = [
 ] as const
 
 function impossible(tree: LineTree): string[] {
-  return LIMITS.flatMap(({ key, least, most, words }) => {
+  const years = tree.vigour?.leaders?.length ?? 0
+  const tooMany = years > MOST_LEADERS ? [`${years} leaders: at most ${MOST_LEADERS} years`] : []
+  const wrong = LIMITS.flatMap(({ key, least, most, words }) => {
     const value = tree[key]
     return value !== undefined && !(value >= least && value <= most) ? [words(value)] : []
   })
+  return [...wrong, ...tooMany]
 }
 
 function takeBare(bare: readonly string[], tree: LineTree, taken: Taken[], problems: string[]): void {
@@ -201,9 +239,42 @@ function takeWords(words: readonly string[], tree: LineTree, taken: Taken[]): st
     } else if (habitat) {
       tree.habitat = [...(tree.habitat ?? []), habitat]
       taken.push({ text: word, as: `on ${habitat} ground of its own` })
-    } else left.push(word)
+    } else if (!takeVigour(word.toLowerCase(), tree, taken)) left.push(word)
   }
   return left
+}
+
+/** Takes a word of how the tree does. */
+function takeVigour(word: string, tree: LineTree, taken: Taken[]): boolean {
+  const crown = crownOf(word)
+  const form = STEM_FORMS.find((one) => one === word)
+  const damage = DAMAGES.find((one) => one === word)
+  const favour = word === 'favour' || word === 'favoured'
+  if (crown) put(tree, { crown })
+  else if (form) put(tree, { form })
+  else if (damage) put(tree, { damages: [...(tree.vigour?.damages ?? []), damage] })
+  else if (word === 'dead') put(tree, { dead: true })
+  else if (favour) tree.favoured = true
+  else return false
+  const as = crown ? `crown ${crown}` : damage ? `damage: ${damage}` : favour ? 'a stem to favour' : word
+  taken.push({ text: word, as })
+  return true
+}
+
+/** A crown class, by its word or as crews shorten it. */
+function crownOf(word: string): CrownClass | undefined {
+  return oneOf(CROWN_CLASSES, word, 3) ?? (word === 'sub' ? 'suppressed' : undefined)
+}
+
+function put(tree: LineTree, part: Partial<Vigour>): void {
+  tree.vigour = { dead: false, ...tree.vigour, ...part }
+}
+
+/** Lengths of leaders as they are written, "240/180/60"; undefined: that is not how. */
+export function leadersOf(text: string): number[] | undefined {
+  const parts = text.trim().split('/')
+  const fits = parts.length <= MOST_LEADERS && parts.every((part) => /^\s*\d+\s*$/.test(part))
+  return fits ? parts.map(Number) : undefined
 }
 
 /** The word that is meant: all of it, or its first letters where they are enough. */

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { useKeptText } from '../../api/kept'
 import { useObserver } from '../../api/observer'
 import { wordsOf } from '../../api/problem'
@@ -8,6 +8,7 @@ import { handIn } from '../../common/bench/handIn'
 import { outbox } from '../../common/bench/outbox'
 import { plotTreesQuery } from '../../common/plot/queries'
 import { treesHere } from '../../common/plot/treesHere'
+import { useIds } from '../../common/useIds'
 import { bodyOf, inPlot, type Known } from './lineInPlot'
 import { parseLine, type Vocabulary } from './quickEntry'
 
@@ -24,13 +25,12 @@ export function useLines({ surveyId, plot, trees, vocabulary, onEntered }: Lines
   const queries = useQueryClient()
   const observer = useObserver().callSign
   const [line, setLine] = useKeptText(`quick.${plot.id}`)
-  const ids = useRef(new Map<string, string>())
+  const ids = useIds()
   const store = async (text: string, known: readonly Known[]) => {
     const parsed = parseLine(text, vocabulary)
     const wrong = [...parsed.problems, ...inPlot(parsed, plot, known)]
     if (wrong.length > 0) throw new Error(wrong.join('. '))
-    const id = ids.current.get(text) ?? crypto.randomUUID()
-    ids.current.set(text, id)
+    const id = ids.of(text)
     const body = bodyOf(parsed, known)
     await handIn({
       id: crypto.randomUUID(),
@@ -40,7 +40,7 @@ export function useLines({ surveyId, plot, trees, vocabulary, onEntered }: Lines
       where: `${plot.code}, tree ${body.tag}`,
       entered: { kind: 'tree', plotId: plot.id, body },
     })
-    ids.current.delete(text)
+    ids.done(text)
     return id
   }
   const enter = useMutation({

@@ -1,9 +1,10 @@
 import { queryOptions, useQuery } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
+import { Link } from 'react-router'
 import { api, dataOf } from '../../api/client'
 import { wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
-import type { GroupAgreement } from '../../api/types'
+import type { Agreement, GroupAgreement } from '../../api/types'
 import { Notice } from '../../ui/Notice'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { counted } from '../../ui/words'
@@ -36,16 +37,20 @@ function Groups({ surveyId }: { readonly surveyId: string }) {
   const agreement = useQuery(agreementQuery(surveyId))
   if (agreement.isError) return <Notice tone="wrong">{wordsOf(agreement.error)}</Notice>
   if (!agreement.data) return <p role="status">Comparing the readings …</p>
-  const { trees, groups } = agreement.data
+  const { trees, groups, control } = agreement.data
   if (trees === 0) {
     return (
-      <Notice tone="plain">
-        No tree of this survey has been signed by two observers who did not know of each other’s call yet.
-      </Notice>
+      <>
+        {control && <BeforeTheSaw surveyId={surveyId} control={control} />}
+        <Notice tone="plain">
+          No tree of this survey has been signed by two observers who did not know of each other’s call yet.
+        </Notice>
+      </>
     )
   }
   return (
     <>
+      {control && <BeforeTheSaw surveyId={surveyId} control={control} />}
       <p className="max-w-prose">
         {counted(trees, 'tree')} signed by two or more who had not seen what the other made of it.{' '}
         <strong>Kappa</strong> is agreement beyond chance: 1 is perfect, 0 what guessing gives; the line is
@@ -58,6 +63,48 @@ function Groups({ surveyId }: { readonly surveyId: string }) {
         ))}
       </div>
     </>
+  )
+}
+
+type ControlProps = {
+  readonly surveyId: string
+  readonly control: NonNullable<Agreement['control']>
+}
+
+/** How trees fared that were approved for control. */
+function BeforeTheSaw({ surveyId, control }: ControlProps) {
+  const { looks, heldBack, done, wrong } = control
+  return (
+    <section
+      aria-label="Before the saw"
+      className={`mb-4 rounded-plain bg-card p-3 ${wrong.length > 0 ? 'border-2 border-rust' : 'border border-line'}`}
+    >
+      <h2 className="text-lg">Before the saw</h2>
+      <p>
+        {counted(looks, 'tree')} looked at once more, {heldBack} of them held back; something was done to{' '}
+        {counted(done, 'tree')}.{' '}
+        {wrong.length === 0 ? (
+          'None was the wrong one.'
+        ) : (
+          <strong>The wrong tree, {wrong.length} times:</strong>
+        )}
+      </p>
+      {wrong.length > 0 && (
+        <ul className="ml-5 list-disc">
+          {wrong.map((tree) => (
+            <li key={tree.treeId}>
+              <Link
+                to={`/surveys/${surveyId}/plots/${tree.plotId}?tree=${tree.treeId}`}
+                className="font-semibold text-thistle underline"
+              >
+                {tree.plotCode}, tree {tree.tag}
+              </Link>
+              , {tree.doneOn}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
   )
 }
 

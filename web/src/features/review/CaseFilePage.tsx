@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
-import { Download, Printer } from 'lucide-react'
-import { Link, useParams } from 'react-router'
+import { Download } from 'lucide-react'
+import { useParams } from 'react-router'
 import { wordsOf } from '../../api/problem'
 import { sheetQuery } from '../../api/sheets'
 import type { CaseReader, ReviewCase, Sheet } from '../../api/types'
@@ -8,13 +8,15 @@ import { BeamPicture } from '../../common/bench/BeamPicture'
 import { mannerWords, wordsOfReading } from '../../common/bench/entries'
 import { checkName } from '../../common/bench/judgementWords'
 import { signedWords } from '../../common/bench/outcomeWords'
+import { photoAddress } from '../../common/bench/queries'
 import { ResetMark } from '../../common/bench/ResetMark'
+import { positionWords } from '../../common/plot/position'
+import { plotQuery } from '../../common/plot/queries'
 import { outcomeOf, reasonOf } from '../../common/review/caseWords'
-import { caseFileQuery, caseQuery } from '../../common/review/queries'
-import { Button } from '../../ui/Button'
+import { caseFileQuery, caseQuery, caseTreeQuery } from '../../common/review/queries'
 import { Drawing } from '../../ui/Drawing'
 import { Notice } from '../../ui/Notice'
-import { PageTitle } from '../../ui/PageTitle'
+import { PaperPage } from '../../ui/PaperPage'
 import { Thistle } from '../../ui/Thistle'
 import { amid, dayAndTime, monthName, percent, points } from '../../ui/words'
 import { readerBeam } from './readerBeam'
@@ -45,33 +47,26 @@ export function CaseFilePage() {
       </main>
     )
   }
+  const { plotCode, tag, surveyName } = found.data
   return (
-    <main className="relative min-h-0 flex-1 overflow-y-auto p-4 print:overflow-visible print:p-0">
-      <div className="mx-auto mb-3 flex w-[19cm] max-w-full flex-wrap items-center gap-2 print:hidden">
-        <Button look="main" onClick={() => window.print()}>
-          <Printer aria-hidden className="mr-1 inline size-4" />
-          Print, or keep as PDF
-        </Button>
+    <PaperPage
+      title={`Case file of ${plotCode}, tree ${tag}`}
+      head={`Case file: ${plotCode}, tree ${tag}. ${surveyName}`}
+      back={{ to: `/surveys/${surveyId}/review/${caseId}`, words: 'Back to the table' }}
+      tools={
         <a
           href={`/api/surveys/${surveyId}/review/${caseId}/file`}
-          download={`case ${found.data.plotCode} ${found.data.tag}.json`}
+          download={`case ${plotCode} ${tag}.json`}
           className="inline-flex min-h-11 items-center rounded-plain border border-ink bg-card px-4 font-semibold"
         >
           <Download aria-hidden className="mr-1 inline size-4" />
           Its data
         </a>
-        <Link
-          to={`/surveys/${surveyId}/review/${caseId}`}
-          className="ml-auto inline-flex min-h-11 items-center font-semibold text-thistle underline"
-        >
-          Back to the table
-        </Link>
-      </div>
-      <article className="case-file mx-auto w-[19cm] max-w-full bg-card p-[0.6cm] text-[10.5pt] leading-snug print:p-0">
-        <FirstPage it={found.data} sheet={sheet.data} />
-        <SecondPage it={found.data} sheet={sheet.data} sha256={file.data} />
-      </article>
-    </main>
+      }
+    >
+      <FirstPage it={found.data} sheet={sheet.data} />
+      <SecondPage it={found.data} sheet={sheet.data} sha256={file.data} />
+    </PaperPage>
   )
 }
 
@@ -84,9 +79,8 @@ function FirstPage({ it, sheet }: Props) {
   const { month, stage, origin, habitat } =
     it.readings[0]?.determination.circumstances ?? stands.circumstances
   return (
-    <section aria-label="The call" className="print:break-after-page">
+    <section aria-label="The call">
       <header className="flex items-baseline justify-between gap-4 border-b-2 border-ink pb-1">
-        <PageTitle>{`Case file of ${it.plotCode}, tree ${it.tag}`}</PageTitle>
         <h1 className="text-[17pt] whitespace-nowrap">
           {it.plotCode}, tree {it.tag}
         </h1>
@@ -108,6 +102,7 @@ function FirstPage({ it, sheet }: Props) {
         {it.diameterMillimetres} mm{habitat.length > 0 ? `, ${habitat.join(', ')}` : ''}. Signed for a{' '}
         {stands.judgement.tier}, {percent(stands.judgement.threshold)} asked for.
       </p>
+      <Where it={it} />
       <div className={`mt-3 grid gap-4 ${it.readings.length > 2 ? 'grid-cols-3' : 'grid-cols-2'}`}>
         {it.readings.map((reader) => (
           <PrintedReader key={reader.observer} reader={reader} sheet={sheet} />
@@ -115,6 +110,22 @@ function FirstPage({ it, sheet }: Props) {
       </div>
       {it.joint && <Joint it={it} sheet={sheet} />}
     </section>
+  )
+}
+
+/** Where the tree stands, for whoever goes there again. */
+function Where({ it }: { readonly it: ReviewCase }) {
+  const plot = useQuery(plotQuery(it.surveyId, it.plotId))
+  const tree = useQuery(caseTreeQuery(it.surveyId, it.treeId))
+  const failed = plot.error ?? tree.error
+  if (failed) return <Notice tone="wrong">{wordsOf(failed)}</Notice>
+  if (!plot.data || !tree.data) return <p role="status">One moment …</p>
+  const { latitude, longitude } = plot.data
+  return (
+    <p className="mt-1">
+      It stands at {tree.data.azimuthDegrees}°, {tree.data.distanceMetres} m from the centre of the plot
+      {latitude != null && longitude != null && `, ${positionWords({ latitude, longitude })}`}.
+    </p>
   )
 }
 
@@ -230,6 +241,7 @@ function SecondPage({ it, sheet, sha256 }: SecondProps) {
                 <PrintedCell
                   key={reader.observer}
                   sheet={sheet}
+                  it={it}
                   reader={reader}
                   character={one.character}
                   worth={one.cells.find((cell) => cell.reader === i)?.points}
@@ -274,18 +286,18 @@ function SecondPage({ it, sheet, sha256 }: SecondProps) {
   )
 }
 
-type CellProps = {
-  readonly sheet: Sheet
+type CellProps = Props & {
   readonly reader: CaseReader
   readonly character: string
   readonly worth: number | undefined
 }
 
-function PrintedCell({ sheet, reader, character, worth }: CellProps) {
+function PrintedCell({ it, sheet, reader, character, worth }: CellProps) {
   const known = sheet.characters.find((one) => one.id === character)
   const reading = reader.determination.readings.find((one) => one.character === character)
   if (!known || !reading) return <td className="py-0.5">not read</td>
   const state = known.states.find((one) => one.id === reading.states?.[0])
+  const photos = reader.determination.photos.filter((one) => one.character === character)
   return (
     <td className="py-0.5 pr-2">
       <span className="flex items-start gap-1.5">
@@ -294,6 +306,14 @@ function PrintedCell({ sheet, reader, character, worth }: CellProps) {
           {wordsOfReading(known, reading)}
           {mannerWords(known, reading) !== '' && ` · ${mannerWords(known, reading)}`}
           {worth !== undefined && <strong className="figure"> {points(worth)}</strong>}
+          {photos.map((photo) => (
+            <img
+              key={photo.id}
+              src={photoAddress(it.surveyId, it.treeId, photo.id)}
+              alt={`${reader.observer}’s photo: ${known.name}`}
+              className="mt-1 w-[5.5cm] break-inside-avoid"
+            />
+          ))}
         </span>
       </span>
     </td>

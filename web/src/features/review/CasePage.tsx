@@ -7,6 +7,7 @@ import { outcomeOf, reasonOf } from '../../common/review/caseWords'
 import { caseQuery, useNews } from '../../common/review/queries'
 import { Notice } from '../../ui/Notice'
 import { PageTitle } from '../../ui/PageTitle'
+import { BeforeTheSaw } from './BeforeTheSaw'
 import { BlindCase } from './BlindCase'
 import { CaseTable } from './CaseTable'
 
@@ -84,5 +85,14 @@ function standing(it: ReviewCase): string {
 function WithSheet({ it }: { readonly it: ReviewCase }) {
   const sheet = useQuery({ ...sheetQuery(it.sheetVersionId ?? ''), enabled: Boolean(it.sheetVersionId) })
   if (sheet.isError) return <Notice tone="wrong">{wordsOf(sheet.error)}</Notice>
-  return sheet.data ? <CaseTable it={it} sheet={sheet.data} /> : <p role="status">Fetching the sheet …</p>
+  return sheet.data ? (
+    <>
+      {(it.reasons.includes('last-look') || it.reasons.includes('wrong-tree')) && (
+        <BeforeTheSaw it={it} sheet={sheet.data} />
+      )}
+      <CaseTable it={it} sheet={sheet.data} />
+    </>
+  ) : (
+    <p role="status">Fetching the sheet …</p>
+  )
 }

@@ -12,10 +12,12 @@ import { Mark } from '../../ui/Mark'
 import { Notice } from '../../ui/Notice'
 import { Thistle } from '../../ui/Thistle'
 import { dayAndTime, percent, points } from '../../ui/words'
+import { AtLaboratory } from './AtLaboratory'
 import { Decide } from './Decide'
 import { readerBeam } from './readerBeam'
 import { Thread } from './Thread'
 import { Verified } from './Verified'
+import { Withhold } from './Withhold'
 
 type Props = { readonly it: ReviewCase; readonly sheet: Sheet }
 
@@ -39,6 +41,7 @@ export function CaseTable({ it, sheet }: Props) {
           <ReaderCard key={reader.observer} reader={reader} sheet={sheet} />
         ))}
       </section>
+      <AtLaboratory it={it} />
       {it.joint && <Together it={it} sheet={sheet} />}
       {it.characters.length > 0 && <Characters it={it} sheet={sheet} onTalk={setAbout} />}
       <div className="grid items-start gap-5 lg:grid-cols-2">
@@ -62,6 +65,7 @@ function Stands({ it }: { readonly it: ReviewCase }) {
         {it.stands.note && <>: “{it.stands.note}”</>}
       </p>
       <Verified it={it} />
+      <Withhold it={it} />
       <Link
         to={`/surveys/${it.surveyId}/review/${it.id}/file`}
         className="ml-auto inline-flex min-h-11 items-center rounded-plain border border-ink bg-card px-4 font-semibold"
@@ -135,11 +139,15 @@ function Together({ it, sheet }: Props) {
   ]
   return (
     <section aria-label="Together" className="overflow-x-auto">
-      <h2 className="text-lg">What the readings say together</h2>
+      <h2 className="text-lg">
+        What the readings{it.laboratory?.results.length ? ' and the laboratory' : ''} say together
+      </h2>
       <p className="text-quiet">
         From the tree alone. Readings of one character by several observers count as replicates that are much
-        alike: agreement strengthens, disagreement weakens. Ahead by{' '}
-        <span className="figure">{points(joint.totalPoints)}</span> points: {taxonName(sheet, joint.lead)}.
+        alike: agreement strengthens, disagreement weakens.
+        {it.laboratory?.results.length ? ' The laboratory’s results count with their published error.' : ''}{' '}
+        Ahead by <span className="figure">{points(joint.totalPoints)}</span> points:{' '}
+        {taxonName(sheet, joint.lead)}.
       </p>
       <table className="mt-1 w-full max-w-3xl text-left">
         <thead>
@@ -252,6 +260,28 @@ function Characters({ it, sheet, onTalk }: CharactersProps) {
   )
 }
 
+type PhotoProps = {
+  readonly it: ReviewCase
+  readonly id: string
+  readonly reader: CaseReader
+  readonly name: string
+}
+
+/** A photo of what was read, small; a press shows it whole. */
+function ReadPhoto({ it, id, reader, name }: PhotoProps) {
+  const address = photoAddress(it.surveyId, it.treeId, id)
+  return (
+    <a href={address} target="_blank" rel="noreferrer" className="mt-1 block">
+      <img
+        src={address}
+        alt={`${reader.observer}’s photo: ${name}`}
+        loading="lazy"
+        className="w-44 rounded-plain border border-line"
+      />
+    </a>
+  )
+}
+
 type CellProps = Props & {
   readonly compared: ComparedCharacter
   readonly reader: CaseReader
@@ -274,15 +304,7 @@ function ReadCell({ it, sheet, compared, reader, place }: CellProps) {
           <span className="block text-sm text-quiet">{mannerWords(character, reading)}</span>
           {worth !== undefined && <span className="figure font-bold">{points(worth)}</span>}
           {photos.map((photo) => (
-            <a
-              key={photo.id}
-              href={photoAddress(it.surveyId, it.treeId, photo.id)}
-              target="_blank"
-              rel="noreferrer"
-              className="block text-sm font-semibold text-thistle underline"
-            >
-              photo
-            </a>
+            <ReadPhoto key={photo.id} it={it} id={photo.id} reader={reader} name={character.name} />
           ))}
         </div>
       </div>

@@ -37,6 +37,7 @@ function wordsOfWay(it: ReviewCase, { outcome, stands, signers }: Way): string {
 export function Decide({ it, sheet }: { readonly it: ReviewCase; readonly sheet: Sheet }) {
   const queries = useQueryClient()
   const [key, setKey] = useState<string>()
+  const found = it.laboratory?.results.findLast((one) => one.taxon != null)
   const [taxon, setTaxon] = useState('')
   const [reasons, setReasons] = useKeptText(`reasons.${it.id}`)
   const field = useId()
@@ -94,7 +95,12 @@ export function Decide({ it, sheet }: { readonly it: ReviewCase; readonly sheet:
               type="radio"
               name={`way-${it.id}`}
               checked={keyOf(way) === key}
-              onChange={() => setKey(keyOf(way))}
+              onChange={() => {
+                setKey(keyOf(way))
+                if (way.outcome !== 'laboratory-result' || !found) return
+                if (taxon === '') setTaxon(found.taxon ?? '')
+                if (!reasons) setReasons(`${found.sample}: ${found.says}`)
+              }}
               className="mt-1 size-5 accent-thistle"
             />
             <span>

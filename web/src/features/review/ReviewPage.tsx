@@ -78,12 +78,22 @@ function Queue({ survey }: { readonly survey: Survey }) {
     <>
       <div className="mt-3 flex flex-wrap items-center justify-between gap-3">
         <OneOf label="Cases shown" options={SHOWN} value={shown} onChange={narrowed(setShown)} />
-        <Link
-          to="/quality"
-          className="inline-flex min-h-11 items-center font-semibold text-thistle underline"
-        >
-          How far observers agree
-        </Link>
+        <span className="flex flex-wrap gap-x-5">
+          {survey.laboratoryUsed && (
+            <Link
+              to="/samples"
+              className="inline-flex min-h-11 items-center font-semibold text-thistle underline"
+            >
+              Samples and the laboratory
+            </Link>
+          )}
+          <Link
+            to="/quality"
+            className="inline-flex min-h-11 items-center font-semibold text-thistle underline"
+          >
+            How far observers agree
+          </Link>
+        </span>
       </div>
       <div className="my-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
         <Choice

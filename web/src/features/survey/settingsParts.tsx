@@ -5,6 +5,7 @@ import { wordsOf } from '../../api/problem'
 import type { Group, SurveySettings } from '../../api/types'
 import { Field } from '../../ui/Field'
 import { OneOf } from '../../ui/OneOf'
+import { Tick } from '../../ui/Tick'
 import { thresholdQuery } from './queries'
 
 const TIER_CHOICES = TIERS.map(choiceOf)
@@ -195,21 +196,5 @@ function Part({
       </div>
       {children}
     </section>
-  )
-}
-
-type TickProps = { readonly on: boolean; readonly words: string; readonly onChange: (on: boolean) => void }
-
-function Tick({ on, words, onChange }: TickProps) {
-  return (
-    <label className="flex min-h-11 items-center gap-3">
-      <input
-        type="checkbox"
-        className="size-5 shrink-0 accent-thistle"
-        checked={on}
-        onChange={() => onChange(!on)}
-      />
-      {words}
-    </label>
   )
 }

@@ -9,6 +9,7 @@ import { TakeTodayAlong } from '../../common/along/TakeAlong'
 import { timesIn } from '../../common/bench/judgementWords'
 import { todayQuery } from '../../common/bench/queries'
 import { plotsQuery } from '../../common/plot/queries'
+import { ToPractise } from '../../common/practice/ToPractise'
 import { needOf } from '../../common/review/caseWords'
 import { queueQuery, useNews } from '../../common/review/queries'
 import { FirstSteps } from '../../ui/FirstSteps'
@@ -17,6 +18,8 @@ import { SurveyHead } from '../../ui/SurveyHead'
 import { Term } from '../../ui/Term'
 import { Thistle } from '../../ui/Thistle'
 import { counted, monthName } from '../../ui/words'
+
+const MOST_NAMED = 3 // samples to take; the page of samples has them all
 
 const ROW = 'flex min-h-14 items-center gap-3 px-3 py-2 hover:bg-thistle-wash'
 
@@ -53,6 +56,14 @@ function Lists({ surveyId }: { readonly surveyId: string }) {
   return (
     <>
       <TakeTodayAlong surveyId={surveyId} today={today.data} />
+      <Link
+        to="/today/end"
+        className="inline-flex min-h-11 items-center font-semibold text-thistle underline"
+      >
+        Day’s end: what I did, what is not signed
+      </Link>
+      <ToPractise surveyId={surveyId} />
+      <SamplesToday surveyId={surveyId} samples={today.data.samples} />
       <div className="mt-3 grid items-start gap-5 lg:grid-cols-3">
         <List
           title="Walk"
@@ -133,6 +144,58 @@ function Lists({ surveyId }: { readonly surveyId: string }) {
         </List>
       </div>
     </>
+  )
+}
+
+type SamplesProps = { readonly surveyId: string; readonly samples: Today['samples'] }
+
+/** What is to be cut for the laboratory, and what came back of it. */
+function SamplesToday({ surveyId, samples }: SamplesProps) {
+  const back = samples.filter((one) => one.cameBack)
+  const wanted = samples.filter((one) => !one.cameBack)
+  if (samples.length === 0) return null
+  return (
+    <section
+      aria-label="Samples"
+      className="mt-3 flex flex-wrap items-baseline gap-x-5 gap-y-1 rounded-plain border border-line bg-card px-3 py-2"
+    >
+      {back.length > 0 && (
+        <p>
+          <strong>Came back:</strong>{' '}
+          {back.map((one, i) => (
+            <span key={one.code}>
+              {i > 0 && ', '}
+              <Link
+                to={
+                  one.caseId
+                    ? `/surveys/${surveyId}/review/${one.caseId}`
+                    : `/surveys/${surveyId}/trees/${one.treeId}`
+                }
+                className="inline-flex min-h-6 items-center font-semibold text-thistle underline"
+              >
+                {one.plotCode}, tree {one.tag}
+              </Link>
+            </span>
+          ))}
+        </p>
+      )}
+      {wanted.length > 0 && (
+        <p>
+          <strong>To take:</strong>{' '}
+          {wanted
+            .slice(0, MOST_NAMED)
+            .map((one) => `${one.tissue} of ${one.plotCode}, tree ${one.tag}`)
+            .join('; ')}
+          {wanted.length > MOST_NAMED && ` and ${wanted.length - MOST_NAMED} more`}
+        </p>
+      )}
+      <Link
+        to="/samples"
+        className="ml-auto inline-flex min-h-6 items-center font-semibold text-thistle underline"
+      >
+        All samples
+      </Link>
+    </section>
   )
 }
 

@@ -1,0 +1,75 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { groupsQuery } from '../../api/groups'
+import { useObserver } from '../../api/observer'
+import { wordsOf } from '../../api/problem'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
+import { Notice } from '../../ui/Notice'
+import { dayAndTime } from '../../ui/words'
+import { openSet, setsQuery } from './queries'
+
+/** Sets of ten trees that a crew calls together, and for leads a new one. */
+export function Sets({ surveyId }: { readonly surveyId: string }) {
+  const observer = useObserver()
+  const sets = useQuery(setsQuery(surveyId))
+  const isLead = observer.role === 'lead'
+  if (!isLead && !sets.data?.length) return null
+  return (
+    <section>
+      <h2 className="text-lg">Calling together</h2>
+      <p className="max-w-prose">
+        Ten trees, the same for everybody; what came of them is told by character once the lead closes the
+        set.
+      </p>
+      {isLead && <OpenOne surveyId={surveyId} />}
+      <ul>
+        {sets.data?.map((set) => (
+          <li key={set.id} className="flex flex-wrap items-center gap-x-4 border-b border-line">
+            <Link
+              to={`/practice/sets/${surveyId}/${set.id}`}
+              className="inline-flex min-h-11 items-center font-semibold underline"
+            >
+              {set.groupTitle}
+            </Link>
+            <span>
+              {set.closedAt ? 'closed' : 'open'}, by {set.openedBy}, {dayAndTime(set.openedAt)}; you called{' '}
+              <span className="figure">{set.mine}</span> of {set.trees.length}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+function OpenOne({ surveyId }: { readonly surveyId: string }) {
+  const queries = useQueryClient()
+  const groups = useQuery(groupsQuery)
+  const [group, setGroup] = useState('')
+  // of its own for each press that opens one, so that one that is sent twice is opened once
+  const [id, setId] = useState(() => crypto.randomUUID())
+  const chosen = group || groups.data?.[0]?.groupId || ''
+  const opening = useMutation({
+    mutationFn: () => openSet(surveyId, id, chosen),
+    onSuccess: async () => {
+      setId(crypto.randomUUID())
+      await queries.invalidateQueries({ queryKey: ['practice', 'sets', surveyId] })
+    },
+  })
+  return (
+    <div className="my-2 flex flex-wrap items-end gap-3">
+      <Choice
+        label="Group"
+        options={(groups.data ?? []).map((one) => ({ value: one.groupId, text: one.title }))}
+        value={chosen}
+        onChange={setGroup}
+      />
+      <Button disabled={opening.isPending || chosen === ''} onClick={() => opening.mutate()}>
+        Open a set of ten trees
+      </Button>
+      {opening.isError && <Notice tone="wrong">{wordsOf(opening.error)}</Notice>}
+    </div>
+  )
+}
