@@ -11,14 +11,19 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
 
 /** The runnable jar as a user starts it, on a database of the tests' own. */
 final class Application implements AutoCloseable {
     static final String PASSPHRASE = "kettle-moss-e2e";
-    private static final Path JAR = Path.of("../server/target/goldthistle.jar");
-    private static final Path LOG = Path.of("target/application.log");
+
+    /** Which of the JVMs this is that run tests at once. */
+    static final String JVM = System.getProperty("goldthistle.e2e.jvm", "");
+
+    private static final Path LOG = Path.of("target/application" + JVM + ".log");
     private static final Duration PATIENCE = Duration.ofSeconds(240);
 
     private static Application shared;
@@ -65,11 +70,23 @@ final class Application implements AutoCloseable {
         stopShared();
         if (!E2eDatabase.hasDemo()) { // made once, since that takes longer than most classes of tests
             E2eDatabase.empty();
-            started(demo(false)).stop();
+            var first = new Application(demo(false), E2eDatabase.url());
+            first.start(UnpackedJar.archivingCommand());
+            first.stop();
             E2eDatabase.keepDemo();
         }
         E2eDatabase.fillWithDemo();
         return started(demo(playsMonths));
+    }
+
+    /** The same with a laboratory at the other end of a line, which it asks every second. */
+    static Application startWithLaboratory(String url, String secret) {
+        startAfresh(false).stop();
+        Map<String, String> settings = new HashMap<>(demo(false));
+        settings.put("GOLDTHISTLE_LABORATORY_URL", url);
+        settings.put("GOLDTHISTLE_LABORATORY_SECRET", secret);
+        settings.put("GOLDTHISTLE_LABORATORY_EVERY", "1s");
+        return started(settings);
     }
 
     private static Map<String, String> demo(boolean playsMonths) {
@@ -114,11 +131,11 @@ final class Application implements AutoCloseable {
     }
 
     void start() {
-        var builder = new ProcessBuilder(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-Xmx192m",
-                "-jar",
-                JAR.toAbsolutePath().toString());
+        start(UnpackedJar.command());
+    }
+
+    private void start(List<String> command) {
+        var builder = new ProcessBuilder(command);
         Map<String, String> environment = builder.environment();
         environment.put("SERVER_PORT", String.valueOf(port));
         environment.putAll(settings);
@@ -137,7 +154,7 @@ final class Application implements AutoCloseable {
     void stop() {
         process.destroy();
         try {
-            if (!process.waitFor(30, TimeUnit.SECONDS)) {
+            if (!process.waitFor(PATIENCE.toSeconds(), TimeUnit.SECONDS)) {
                 process.destroyForcibly();
             }
         } catch (InterruptedException stopped) {

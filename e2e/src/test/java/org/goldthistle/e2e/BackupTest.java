@@ -34,8 +34,8 @@ class BackupTest {
         try (Application application = Application.startAfresh(false)) {
             ApiClient lead = new ApiClient(application.url()).signedIn("Treecreeper", Application.PASSPHRASE);
             settled = aSettledCase(lead);
-            Shell.run("backup_database test-postgres goldthistle_e2e " + file);
-            before = counts("goldthistle_e2e");
+            Shell.run("backup_database test-postgres " + E2eDatabase.NAME + " " + file);
+            before = counts(E2eDatabase.NAME);
         }
         assertThat(Files.size(file)).isGreaterThan(10_000);
         assertThat(Files.getPosixFilePermissions(file)).hasSize(2); // its owner alone reads and writes it
@@ -79,9 +79,9 @@ class BackupTest {
         Path file = Files.writeString(folder.resolve("broken.backup"), "not a backup");
 
         assertThat(Shell.status("restore_is_backup " + file)).isNotZero();
-        assertThat(Shell.status("restore_database test-postgres goldthistle_e2e " + file))
+        assertThat(Shell.status("restore_database test-postgres " + E2eDatabase.NAME + " " + file))
                 .isNotZero();
-        assertThat(Shell.status("restore_counts test-postgres goldthistle_e2e_restoring | grep -qx 0"))
+        assertThat(Shell.status("restore_counts test-postgres " + E2eDatabase.NAME + "_restoring | grep -qx 0"))
                 .isZero();
     }
 
@@ -152,8 +152,9 @@ class BackupTest {
     }
 
     private static Connection connection(String database) throws SQLException {
-        String url = System.getenv("GOLDTHISTLE_E2E_DATABASE_URL").replaceAll("/[^/]*$", "/" + database);
         return DriverManager.getConnection(
-                url, System.getenv("SPRING_FLYWAY_USER"), System.getenv("SPRING_FLYWAY_PASSWORD"));
+                E2eDatabase.url(database),
+                System.getenv("SPRING_FLYWAY_USER"),
+                System.getenv("SPRING_FLYWAY_PASSWORD"));
     }
 }

@@ -6,9 +6,11 @@ import java.io.IOException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.concurrent.Callable;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** PostgreSQL is killed under the running application, and comes back. */
+@Tag("alone") // all other tests live on the same server
 class DatabaseAwayTest {
     private static final Duration TOLD_WITHIN = Duration.ofSeconds(3); // two, and one for a slow machine
 

@@ -8,19 +8,21 @@ import java.util.Optional;
 
 /** The database that the application is started on, and a copy of it as the demo's first start leaves it. */
 final class E2eDatabase {
-    private static final String NAME = url().replaceFirst(".*/", "");
+    /** Tests run in several JVMs at once, each on a database of its own. */
+    static final String NAME = setting("GOLDTHISTLE_E2E_DATABASE_URL").replaceFirst(".*/", "") + Application.JVM;
+
     private static final String DEMO = NAME + "_demo";
     private static boolean demoKept;
 
     private E2eDatabase() {}
 
     static String url() {
-        return setting("GOLDTHISTLE_E2E_DATABASE_URL");
+        return url(NAME);
     }
 
     /** Of another database on the same server. */
     static String url(String name) {
-        return url().replaceFirst("[^/]*$", name);
+        return setting("GOLDTHISTLE_E2E_DATABASE_URL").replaceFirst("[^/]*$", name);
     }
 
     static void empty() {
@@ -33,7 +35,7 @@ final class E2eDatabase {
 
     /** Keeps what stands in the database now as the demo's data; nobody may be connected to it. */
     static void keepDemo() {
-        administer(drop(DEMO), "create database " + DEMO + " template " + NAME + owned());
+        administer(emptied(), drop(DEMO), "create database " + DEMO + " template " + NAME + owned());
         demoKept = true;
     }
 
@@ -63,6 +65,12 @@ final class E2eDatabase {
 
     private static String drop(String name) {
         return "drop database if exists " + name + " with (force)";
+    }
+
+    /** Waits until the sessions of an application that ended are gone, which takes the server a moment. */
+    private static String emptied() {
+        return "do $$ begin for i in 1..300 loop perform pg_stat_clear_snapshot(); exit when not exists (select 1 from"
+                + " pg_stat_activity where datname = '" + NAME + "'); perform pg_sleep(0.1); end loop; end $$";
     }
 
     private static String owned() {

@@ -97,7 +97,8 @@ class EditorTest extends BrowserTest {
         Page nuthatch = signedIn("Nuthatch");
         nuthatch.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Groups"))
                 .click();
-        nuthatch.getByText("New group").click();
+        nuthatch.getByText("New group", new Page.GetByTextOptions().setExact(true))
+                .click();
         nuthatch.getByLabel("What a crew calls it").fill("Rowans");
         nuthatch.getByLabel("Where its figures hold").fill("Tarnholt");
         nuthatch.getByText("Begin", new Page.GetByTextOptions().setExact(true)).click();
@@ -136,6 +137,55 @@ class EditorTest extends BrowserTest {
                 .contains("\"id\":\"rowan\"", "\"id\":\"wild-service-tree\"", "\"id\":\"how-the-leaf-is-cut\"")
                 .contains("\"id\":\"leaflets\"", "\"sinus\":\"rounded\"")
                 .doesNotContain("\"id\":\"new");
+    }
+
+    @Test
+    void a_state_shows_a_picture_of_ones_own_and_what_is_none_is_refused() {
+        Page redpoll = signedIn("Redpoll");
+        edit(redpoll, "limes");
+        part(redpoll, "Where the tree stands");
+        Locator file =
+                redpoll.getByLabel(Pattern.compile("file of the picture$")).first();
+
+        file.setInputFiles(new FilePayload("notes.png", "image/png", "no picture".getBytes(StandardCharsets.UTF_8)));
+        assertThat(redpoll.getByRole(AriaRole.ALERT)).containsText("is not a JPEG, PNG or WebP picture");
+        file.setInputFiles(new FilePayload(
+                "avenue.png", "image/png", redpoll.screenshot(new Page.ScreenshotOptions().setClip(0, 0, 120, 120))));
+
+        Locator picture = redpoll.locator("svg.drawing image").first();
+        assertThat(picture).hasAttribute("href", Pattern.compile("^/api/sheet-pictures/[0-9a-f]{64}$"));
+        assertThat(kept(redpoll)).containsText("Kept.", PATIENTLY);
+        redpoll.reload();
+        part(redpoll, "Where the tree stands");
+        assertThat(picture).isVisible();
+        assertAccessible(redpoll);
+    }
+
+    @Test
+    void how_a_number_is_taken_is_said_in_the_words_that_a_crew_reads() {
+        Page redpoll = signedIn("Redpoll");
+        edit(redpoll, "oaks");
+        part(redpoll, "Length of the end bud over its width");
+        Locator taken = redpoll.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("How it is taken"));
+        assertThat(taken.getByLabel("the line above")).hasValue("length of the end bud");
+        taken.getByLabel("the line below").fill("width of the end bud");
+        assertThat(kept(redpoll)).containsText("Kept.", PATIENTLY);
+
+        taken.getByLabel("Asked for").selectOption("how far along an axis something stands");
+        taken.getByLabel("where the axis begins and ends: first").fill("foot");
+        taken.getByLabel("where the axis begins and ends: second").fill("tip");
+        assertThat(taken).containsText("what stands there"); // still to be said, and told so
+        assertAccessible(redpoll);
+        taken.getByLabel("what stands there").fill("widest place of the bud");
+        assertThat(kept(redpoll)).containsText("Kept.", PATIENTLY);
+        redpoll.reload();
+        part(redpoll, "Length of the end bud over its width");
+        assertThat(taken.getByLabel("what stands there")).hasValue("widest place of the bud");
+        assertThat(taken.getByLabel("where the axis begins and ends: second")).hasValue("tip");
+
+        taken.getByLabel("Asked for").selectOption("the number itself");
+        assertThat(taken.getByLabel("what stands there")).hasCount(0);
+        assertThat(kept(redpoll)).containsText("Kept.", PATIENTLY);
     }
 
     @Test
@@ -181,7 +231,8 @@ class EditorTest extends BrowserTest {
                 .text()
                 .replace("\"id\" : \"firs\"", "\"id\" : \"firs-of-the-nursery\"")
                 .replaceFirst("\"title\" : \"", "\"title\" : \"Nursery: ");
-        nuthatch.getByText("New group").click();
+        nuthatch.getByText("New group", new Page.GetByTextOptions().setExact(true))
+                .click();
         nuthatch.getByText("from a file").click();
         assertAccessible(nuthatch);
 
@@ -204,7 +255,9 @@ class EditorTest extends BrowserTest {
     void a_new_group_begins_with_nothing_and_says_what_is_still_missing() {
         Page treecreeper = signedIn("Treecreeper");
         treecreeper.navigate("/groups");
-        treecreeper.getByText("New group").click();
+        treecreeper
+                .getByText("New group", new Page.GetByTextOptions().setExact(true))
+                .click();
         treecreeper.getByLabel("What a crew calls it").fill("Elms");
         treecreeper.getByLabel("Where its figures hold").fill("Tarnholt Forest");
         treecreeper

@@ -30,7 +30,20 @@ class EveryPageTest extends BrowserTest {
             "/groups/birches/characters",
             "/groups/birches/card",
             "/groups/birches/cautions",
-            "/groups/limes/versions");
+            "/groups/limes/versions",
+            "/practice",
+            "/samples",
+            "/season",
+            "/season/compared",
+            "/today/end",
+            SURVEY + PLOT + "/sheet",
+            SURVEY + PLOT + "/labels",
+            "/season/trees?figure=waiting&of=decision&words=For%20a%20decision",
+            "/control",
+            "/control/cards",
+            SURVEY + "/control/print",
+            "/instruments",
+            "/scale-card");
 
     private static final List<String> LEADS_ONLY = List.of(SURVEY + "/settings", "/people");
 
@@ -81,7 +94,8 @@ class EveryPageTest extends BrowserTest {
     private static void open(Page page, String address) {
         page.navigate(address);
         page.getByRole(AriaRole.HEADING).first().waitFor();
-        page.waitForFunction("() => ![...document.querySelectorAll('[role=status]')]"
-                + ".some((one) => /^(One moment|Fetching|Looking)/.test(one.textContent.trim()))");
+        page.waitForFunction(
+                "() => ![...document.querySelectorAll('[role=status]')]"
+                        + ".some((one) => /^(One moment|Fetching|Looking|Weighing|Laying|Counting|Gathering)/.test(one.textContent.trim()))");
     }
 }

@@ -39,7 +39,7 @@ class GeneratedClientTest {
 
     @BeforeAll
     static void start() {
-        application = Application.startAfresh(false);
+        application = Application.onDemo();
     }
 
     @AfterAll

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** The library as a crew member reads it. */
@@ -23,6 +24,11 @@ class GroupTest extends BrowserTest {
         Locator found = dipper.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Found"));
         assertThat(found.getByRole(AriaRole.LISTITEM).first()).containsText("Betula pendula");
         assertAccessible(dipper);
+        dipper.getByLabel("Look for a tree").fill("Kreuzdorn");
+        assertThat(found.getByRole(AriaRole.LISTITEM).first()).containsText("common buckthorn");
+        assertThat(found.getByRole(AriaRole.LISTITEM).first()).containsText("also called");
+        dipper.getByLabel("Look for a tree").fill("hornbeam");
+        assertThat(found.getByRole(AriaRole.LISTITEM).first()).containsText("no sheet holds it; these come near");
         dipper.getByLabel("Look for a tree").fill("fruit collar");
         assertThat(found.getByRole(AriaRole.LISTITEM).first()).containsText("ollar");
         found.getByRole(AriaRole.LINK).first().click();
@@ -53,6 +59,19 @@ class GroupTest extends BrowserTest {
         page(dipper, "Versions");
         assertThat(dipper.getByText("came with the application").first()).isVisible();
         assertAccessible(dipper);
+    }
+
+    @Test
+    void a_field_card_may_bear_the_scale_card_where_a_length_is_asked_for() {
+        Page dipper = signedIn("Dipper");
+        dipper.navigate("/groups/birches/card");
+        dipper.getByLabel("Month").selectOption("July");
+        dipper.getByLabel("with the scale card for photos").check();
+
+        assertThat(dipper.getByAltText(Pattern.compile("^Scale card"))).isVisible();
+        assertAccessible(dipper);
+        dipper.getByLabel("Month").selectOption("February");
+        assertThat(dipper.getByLabel("with the scale card for photos")).hasCount(0); // nothing is measured then
     }
 
     private static void page(Page page, String name) {

@@ -36,7 +36,9 @@ final class PlotOnScreen {
             page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Plots"))
                     .click();
         } else {
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Plots"))
+            page.getByRole(
+                            AriaRole.LINK,
+                            new Page.GetByRoleOptions().setName("Plots").setExact(true))
                     .click();
         }
     }
@@ -56,6 +58,12 @@ final class PlotOnScreen {
                 .isEnabled(); // once the names of groups and taxa are there
         page.keyboard().press("Enter");
         row(tag).waitFor();
+        return this;
+    }
+
+    /** Waits until the names are there that lines are read by. */
+    PlotOnScreen named() {
+        page.getByText("A whole plot can be pasted.").waitFor();
         return this;
     }
 

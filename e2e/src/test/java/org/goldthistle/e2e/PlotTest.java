@@ -27,7 +27,7 @@ class PlotTest extends BrowserTest {
                 .click();
         assertAccessible(dipper);
         dipper.getByText("New plot").click();
-        dipper.getByLabel("Code").fill("Kettle Moss 08");
+        dipper.getByLabel("Code", new Page.GetByLabelOptions().setExact(true)).fill("Kettle Moss 08");
         dipper.getByLabel("Position of the centre").fill("by the beck");
         assertThat(dipper.getByText("This cannot be read as a position.")).isVisible();
         dipper.getByText("From the receiver").click();
@@ -53,6 +53,34 @@ class PlotTest extends BrowserTest {
         assertThat(dipper.getByText("tree 1: no signature")).isVisible();
         assertThat(dipper.getByText("tree 2:")).hasCount(0);
         assertAccessible(dipper);
+    }
+
+    @Test
+    void how_a_tree_does_is_noted_in_its_line_and_what_presses_it_is_on_the_map() {
+        Page siskin = signedIn("Siskin");
+        PlotOnScreen plot = PlotOnScreen.open(siskin, "Kettle Moss 07");
+        plot.type("41 90 5.2 160 beech l240/180/60 d2 sub browsed favoured");
+        assertThat(plot.parse()).containsText("leaders 240, 180, 60 mm, the youngest first");
+        assertThat(plot.parse()).containsText("crown dieback 2");
+        plot.enter("41 90 5.2 160 beech l240/180/60 d2 sub browsed favoured", 41);
+        assertThat(plot.chosen()).containsText("suppressed, leaders 240, 180, 60 mm, dieback 2, browsed");
+        assertThat(plot.chosen()).containsText("to be favoured; competition 1.01, pressed by tree 11");
+        siskin.getByLabel("What presses the stems to be favoured").check();
+        assertThat(siskin.locator("[data-favoured='41'] [data-presses='11']")).hasCount(1);
+        assertAccessible(siskin);
+        siskin.reload();
+
+        siskin.getByText("Change", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(siskin.getByLabel("Last leaders, mm")).hasValue("240/180/60");
+        siskin.getByLabel("Last leaders, mm").fill("100/200/300/400");
+        assertThat(siskin.getByText("at most three years")).isVisible();
+        siskin.getByLabel("Last leaders, mm").fill("60/180/400");
+        siskin.getByLabel("Crown class").selectOption("codominant");
+        siskin.getByText("Keep the changes").dblclick();
+        assertThat(plot.chosen()).containsText("codominant, leaders 60, 180, 400 mm");
+        assertThat(plot.chosen()).containsText("or the years turned round?");
+        siskin.getByText("History", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(siskin.getByRole(AriaRole.DIALOG)).containsText("vigour: ");
     }
 
     @Test
@@ -94,7 +122,7 @@ class PlotTest extends BrowserTest {
     @Test
     void lines_that_are_pasted_without_a_network_are_in_the_plot_at_once_and_handed_in_later() {
         Page siskin = signedIn("Siskin");
-        PlotOnScreen plot = PlotOnScreen.open(siskin, "Long Ride 03");
+        PlotOnScreen plot = PlotOnScreen.open(siskin, "Long Ride 03").named();
         siskin.context().setOffline(true);
         plot.paste("71 12 3 120 beech\n72 13 4 90 limes\n71 14 5 80 beech");
 

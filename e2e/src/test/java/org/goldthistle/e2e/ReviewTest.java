@@ -65,7 +65,7 @@ class ReviewTest extends BrowserTest {
         nuthatch.navigate(address);
         redpoll.getByText("Take it and open the Bench").click();
         assertThat(redpoll.getByText("Blind reading.")).isVisible();
-        assertThat(redpoll.getByRole(AriaRole.REGION, named("Signed calls"))).hasCount(0);
+        assertThat(region(redpoll, "Signed calls")).hasCount(0);
         // whoever has the case open learns of it without a reload
         assertThat(nuthatch.getByText("Redpoll is reading it blind")).isVisible();
         assertThat(nuthatch.getByText("Take it and open the Bench")).isDisabled();
@@ -86,7 +86,7 @@ class ReviewTest extends BrowserTest {
         redpoll.getByText("Agree: Siskin").click();
         redpoll.getByText("Decide", new Page.GetByTextOptions().setExact(true)).click();
 
-        Locator stands = siskin.getByRole(AriaRole.REGION, named("What stands"));
+        Locator stands = region(siskin, "What stands");
         assertThat(stands).containsText("Redpoll and Siskin signed black cherry");
         assertThat(stands.getByText("Case file, to print")).isVisible();
         printed(redpoll, address);
@@ -95,6 +95,7 @@ class ReviewTest extends BrowserTest {
     private static void printed(Page redpoll, String address) {
         redpoll.navigate(address + "/file");
         assertThat(redpoll.getByText("SHA-256 of the data")).isVisible();
+        assertThat(redpoll.getByText("from the centre of the plot")).isVisible();
         assertAccessible(redpoll);
         redpoll.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
         String pdf =
@@ -131,8 +132,7 @@ class ReviewTest extends BrowserTest {
         nuthatch.getByLabel("Reasons", new Page.GetByLabelOptions().setExact(true))
                 .fill("Nothing to be read from below.");
         nuthatch.getByText("Decide", new Page.GetByTextOptions().setExact(true)).click();
-        assertThat(nuthatch.getByRole(AriaRole.REGION, named("What stands")))
-                .containsText("Nuthatch recorded the group");
+        assertThat(region(nuthatch, "What stands")).containsText("Nuthatch recorded the group");
     }
 
     @Test
@@ -140,23 +140,24 @@ class ReviewTest extends BrowserTest {
         Page nuthatch = signedIn("Nuthatch");
         nuthatch.navigate("/review");
         nuthatch.getByText("all open").click();
-        nuthatch.getByRole(AriaRole.REGION, named("Cases"))
+        region(nuthatch, "Cases")
                 .getByRole(AriaRole.LISTITEM)
                 .filter(new Locator.FilterOptions().setHasText("the laboratory"))
                 .getByRole(AriaRole.LINK)
                 .first()
                 .click();
 
-        nuthatch.getByText("The laboratory’s result").click();
+        nuthatch.getByLabel("The laboratory’s result").check();
+        nuthatch.getByLabel("It found").selectOption(""); // what came back stands there already
         assertThat(nuthatch.getByText("Choose what it found")).isVisible();
         nuthatch.getByLabel("It found").selectOption(new SelectOption().setIndex(2));
+        nuthatch.getByLabel("Its report").fill("");
         assertThat(nuthatch.getByText("Write which report says so.")).isVisible();
         nuthatch.getByLabel("Its report").fill("Report 12 of the seed laboratory");
         assertAccessible(nuthatch);
         nuthatch.getByText("Decide", new Page.GetByTextOptions().setExact(true)).click();
 
-        assertThat(nuthatch.getByRole(AriaRole.REGION, named("What stands")))
-                .containsText("Report 12 of the seed laboratory");
+        assertThat(region(nuthatch, "What stands")).containsText("Report 12 of the seed laboratory");
         assertThat(nuthatch.getByText("named by the laboratory").first()).isVisible();
     }
 
@@ -165,7 +166,7 @@ class ReviewTest extends BrowserTest {
         Page redpoll = signedIn("Redpoll");
         redpoll.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Review")))
                 .click();
-        Locator rows = redpoll.getByRole(AriaRole.REGION, named("Cases")).getByRole(AriaRole.LISTITEM);
+        Locator rows = region(redpoll, "Cases").getByRole(AriaRole.LISTITEM);
         assertThat(rows.first()).isVisible();
         assertAccessible(redpoll);
         redpoll.getByText("all open").click();
@@ -218,9 +219,5 @@ class ReviewTest extends BrowserTest {
                 "async (path) => (await (await fetch(path)).json()).id",
                 "/api" + SURVEY + "/trees/" + treeId(tag) + "/review");
         return SURVEY + "/review/" + id;
-    }
-
-    private static Page.GetByRoleOptions named(String name) {
-        return new Page.GetByRoleOptions().setName(name);
     }
 }

@@ -19,7 +19,6 @@ class Screenshots extends BrowserTest {
 
     @Test
     void main_views() {
-        shoot(stranger(1280, 800), "sign-in");
         Page dipper = signedIn("Dipper");
         BenchOnScreen bench = BenchOnScreen.open(dipper, 23).month("September");
         bench.takeUp("How the outer twigs hang")
@@ -38,22 +37,15 @@ class Screenshots extends BrowserTest {
                 .see("big teeth")
                 .settled();
         shoot(dipper, "bench");
-        dipper.evaluate("() => { document.documentElement.dataset.theme = 'dusk' }");
-        shoot(dipper, "bench-dusk");
-        dipper.evaluate("() => { document.documentElement.dataset.theme = 'day' }");
         bench.button("Side by side").click();
         dipper.getByText("% parted").first().waitFor();
         shoot(dipper, "side-by-side");
         dipper.getByText("Back to Kettle Moss").click();
-        bench.openSigning("Sign silver birch").waitFor();
-        shoot(dipper, "signing");
-        dipper.keyboard().press("Escape");
-        bench.openSigning("come back").getByText("September").waitFor();
-        shoot(dipper, "come-back");
-        dipper.keyboard().press("Escape");
         bench.sign("silver birch", "Slow-grown twigs, so fewer warts than usual.");
         walkAndLibrary();
         phone();
+        practice();
+        control();
         handingIn();
         review();
     }
@@ -68,7 +60,9 @@ class Screenshots extends BrowserTest {
         siskin.getByText(Pattern.compile("^Along: ")).waitFor();
         shoot(siskin, "today");
         PlotOnScreen plot = PlotOnScreen.open(siskin, "Churn Edge 04");
-        plot.type("41 204 7.2 287 pole wild black cherry?");
+        plot.enter("41 150 8.2 187 pole wild black cherry? l240/180/60 d2 sub favoured", 41);
+        plot.type("42 204 7.2 287 pole wild black cherry?");
+        siskin.getByText("What presses the stems").click();
         plot.mark(12).click();
         shoot(siskin, "plot");
         BenchOnScreen.open(siskin, 23);
@@ -107,11 +101,34 @@ class Screenshots extends BrowserTest {
     private void phone() {
         Page small = signedIn("Redpoll", 390, 844);
         BenchOnScreen phone = BenchOnScreen.open(small, 24);
-        phone.button("Stations").click();
-        phone.button("Trunk").click();
-        shoot(small, "stations-390");
+        small.getByText("Stations").click();
         phone.takeUp("Rough black bark");
         shoot(small, "bench-390");
+        PracticeTest.birch(small, "Redpoll", "dft");
+        small.getByText("What you see: 1 of 5").waitFor();
+        shoot(small, "practice-390");
+    }
+
+    private void control() {
+        Page lead = signedIn("Treecreeper");
+        lead.navigate("/control");
+        lead.getByText("Approved by Treecreeper").first().waitFor();
+        lead.getByText("dry collar").first().waitFor();
+        shoot(lead, "control");
+        lead.navigate("/season");
+        region(lead, "Week by week").waitFor();
+        shoot(lead, "survey-season");
+        lead.navigate("/samples");
+        lead.getByText("HC02-19-A").first().waitFor();
+        shoot(lead, "samples");
+    }
+
+    private void practice() {
+        Page siskin = signedIn("Siskin");
+        siskin.navigate("/practice");
+        siskin.getByText("What sits, what slips").waitFor();
+        siskin.waitForTimeout(500);
+        shoot(siskin, "practice");
     }
 
     private void review() {
@@ -119,7 +136,7 @@ class Screenshots extends BrowserTest {
         lead.navigate("/review");
         lead.getByText("a decision").first().waitFor();
         shoot(lead, "review");
-        lead.getByText("they differ").first().click();
+        lead.getByText("a decision").first().click();
         lead.getByText("What they read").waitFor();
         shoot(lead, "case");
         lead.navigate("/groups/alders/season");

@@ -8,6 +8,8 @@ import java.nio.file.Path;
 
 /** Runs functions of the project's own scripts, as its commands do. */
 final class Shell {
+    private static final Path LOG = Path.of("target/shell.log");
+
     private Shell() {}
 
     /** Runs a command that must succeed. */
@@ -17,7 +19,8 @@ final class Shell {
 
     /** The status that a command ends with. */
     static int status(String command) throws IOException, InterruptedException {
-        return process(command).inheritIO().start().waitFor();
+        ProcessBuilder.Redirect log = ProcessBuilder.Redirect.appendTo(LOG.toFile());
+        return process(command).redirectOutput(log).redirectError(log).start().waitFor();
     }
 
     /** What a command prints. */

@@ -133,13 +133,4 @@ class VerifiedTreesTest extends BrowserTest {
     private static FilePayload payload(String name, String text) {
         return new FilePayload(name, "application/json", text.getBytes(StandardCharsets.UTF_8));
     }
-
-    private static Locator region(Page page, String name) {
-        return page.getByRole(
-                AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
-    }
-
-    private static Locator.GetByRoleOptions named(Pattern name) {
-        return new Locator.GetByRoleOptions().setName(name);
-    }
 }
