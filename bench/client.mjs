@@ -1,6 +1,6 @@
 /**
  * A signed-in client of the application at a URL: call(method, path, body) answers what came back, parsed; a stream of
- * lines comes back as its text.
+ * lines comes back as its text, an archive as how many bytes it has.
  */
 export async function signedIn(url, callSign, passphrase) {
   const cookies = new Map()
@@ -19,6 +19,7 @@ export async function signedIn(url, callSign, passphrase) {
       const [name, value] = cookie.split(';')[0].split('=')
       cookies.set(name, value)
     }
+    if (answer.ok && answer.headers.get('content-type') === 'application/zip') return (await answer.arrayBuffer()).byteLength
     const text = await answer.text()
     if (!answer.ok) throw new Error(`${method} ${path}: ${answer.status} ${text}`)
     if (answer.headers.get('content-type')?.startsWith('application/x-ndjson')) return text

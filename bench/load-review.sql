@@ -13,8 +13,8 @@ create temp table pair as
 
 with made as (
     insert into call (id, tree_id, observer_id, sheet_version_id, group_id, month, stage, origin, habitat, tier,
-        opened_at, taken_up_at)
-    select gen_random_uuid(), tree, second, :'version', 'birches', 9, 'mature', 'wild', '{mesic}', 'tally', now(), now()
+        opened_at, taken_up_at, visit_begun_at)
+    select gen_random_uuid(), tree, second, :'version', 'birches', 9, 'mature', 'wild', '{mesic}', 'tally', now(), now(), now()
     from pair returning id, tree_id
 )
 insert into reading (id, call_id, character_id, observed, certainty, recorded_at, read_at)
@@ -25,10 +25,10 @@ from made m, (values ('bark-base', 'cracked', 'bosses'), ('twig-warts', 'few', '
     ('crown-twigs', 'drooping-tips', 'hanging'), ('twig-feel', 'rough', 'not-rough')) c (character, state, other);
 
 insert into determination (id, tree_id, observer_id, sheet_version_id, outcome, taxon_id, note, voucher, confirming,
-    reasons, snapshot, signed_at, signed_blind)
+    reasons, snapshot, signed_at, recorded_at, signed_blind)
 select gen_random_uuid(), tree, who, :'version', 'taxon',
     case when hashtext(tree::text || who::text) % 5 = 0 then 'pubescens' else 'pendula' end, '', '', '{}', '{}',
-    :'snapshot', now(), true
+    :'snapshot', now(), now(), true
 from pair, lateral (values (first), (second)) w (who);
 
 insert into review_case (id, survey_id, plot_id, tree_id, group_id, reasons, state, readers, opened_at, changed_at)

@@ -25,8 +25,8 @@ with calls as (
 people as (select id, row_number() over (order by call_sign) as n, count(*) over () as inall from observer),
 made as (
     insert into call (id, tree_id, observer_id, sheet_version_id, group_id, month, stage, origin, habitat, tier,
-        opened_at, taken_up_at)
-    select c.call, c.tree, o.id, v.id, 'birches', 9, 'mature', 'wild', '{mesic}', 'tally', now(), now()
+        opened_at, taken_up_at, visit_begun_at)
+    select c.call, c.tree, o.id, v.id, 'birches', 9, 'mature', 'wild', '{mesic}', 'tally', now(), now(), now()
     from calls c join people o on o.n = 1 + c.n % o.inall,
         (select id from sheet_version where group_id = 'birches' order by version desc limit 1) v
     returning id, tree_id, observer_id

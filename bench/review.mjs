@@ -1,4 +1,4 @@
-// How long the queue of 10,000 cases, a case file's data and the agreement over 20,000 double-read trees take.
+// How long the queue of 10,000 cases, a case file's data, the agreement over 20,000 double-read trees, the season and an archive take.
 // usage: node review.mjs URL CALL-SIGN PASSPHRASE
 import { signedIn } from './client.mjs'
 
@@ -43,3 +43,12 @@ const lines = [
 ]
 for (const [what, work] of lines) console.log(`| ${what} | ${await p95(work)} ms |`)
 console.log(`| agreement over ${agreement.trees} double-read trees | ${await p95(() => call('GET', `${path}/agreement`), 4, 20)} ms |`)
+for (const [what, of] of [
+  ['the season at a glance, 2,500 plots and 100,000 trees', 'season'],
+  ['seasons compared', 'season/compared'],
+])
+  console.log(`| ${what} | ${await p95(() => call('GET', `${path}/${of}`), 4, 20)} ms |`)
+const start = performance.now()
+const bytes = await call('GET', `${path}/darwin-core.zip`)
+const seconds = (performance.now() - start) / 1000
+console.log(`| an archive of the Darwin Core of 100,000 trees, ${(bytes / 1e6).toFixed(1)} MB | ${seconds.toFixed(1)} s |`)

@@ -189,7 +189,7 @@ $(cat "$1/sheets.md")
 ## Reviews
 
 In the survey above, alone in the database: 10,000 open cases, and each of the 20,000 calls read and signed by two; 95th of
-a hundred, of twenty for the agreement.
+a hundred, of twenty for the agreement and the season.
 
 | what | through the application |
 | --- | --- |

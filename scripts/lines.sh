@@ -9,7 +9,7 @@ count_lines() {
   local module code tests all_code=0 all_tests=0 main test
   printf '%-10s %8s %8s\n' module code tests
   cd "$ROOT"
-  for module in core call formats batch server web e2e bench; do
+  for module in core formats call batch browser standins web server client e2e bench; do
     if [[ ! -d $module ]]; then continue; fi
     mapfile -t test < <(git ls-files "$module/**/src/test/*.java" "$module/src/test/*.java" "$module/*.test.ts" "$module/*.test.tsx" | sort -u)
     mapfile -t main < <(git ls-files "$module/*.java" "$module/*.ts" "$module/*.tsx" | grep -vE '/src/test/|\.test\.tsx?$' || true)

@@ -24,7 +24,8 @@ pg_sql() {
     -h 127.0.0.1 -p "$(pg_port "$name")" -U postgres -d "$database" "$@"
 }
 
-# pg_start NAME [fast]: makes the cluster if need be and starts it; "fast" gives durability up, for tests
+# pg_start NAME [fast]: makes the cluster if need be and starts it; "fast" gives durability up, for tests, and lets several
+# applications at once hold the connections that they ask for
 pg_start() {
   local name=$1 home
   need_postgres
@@ -109,7 +110,7 @@ pg_launch() {
   log=$(pg_data_home "$name")/server.log
   touch "$log"
   if [[ $EUID -eq 0 ]]; then chown postgres: "$sockets" "$log"; fi
-  if [[ ${2:-} == fast ]]; then settings="-c fsync=off -c synchronous_commit=off -c full_page_writes=off"; fi
+  if [[ ${2:-} == fast ]]; then settings="-c fsync=off -c synchronous_commit=off -c full_page_writes=off -c max_connections=300"; fi
   if [[ ! -s $home/port ]]; then free_high_port >"$home/port"; fi
   for attempt in $(seq 60); do
     said=$(stat -c %s "$log")

@@ -2,9 +2,11 @@
 
 FIRST_PORT=8080
 CLUSTER=postgres
+CALIPER_PORT=8741 # where the page Instruments looks first
+LABORATORY_PORT=8761
 
 # the demo's call signs, as the server makes them
-DEMO_OBSERVERS="Dipper and Siskin (crew), Redpoll (reviewer), Treecreeper (lead)"
+DEMO_OBSERVERS="Dipper and Siskin (crew), Redpoll (reviewer), Treecreeper (lead), Woodcock (contractor)"
 
 serve_demo() {
   serve_options "$@"
@@ -12,12 +14,25 @@ serve_demo() {
   export GOLDTHISTLE_DEMO=true
   GOLDTHISTLE_DEMO_PASSPHRASE=$(cat "$STATE/demo.pass")
   export GOLDTHISTLE_DEMO_PASSPHRASE
+  keep_secret "$STATE/laboratory.secret" "$(random_word 4)-$(random_word 4)-$(random_word 4)"
+  GOLDTHISTLE_LABORATORY_SECRET=$(cat "$STATE/laboratory.secret")
+  export GOLDTHISTLE_LABORATORY_SECRET
+  build_jar
+  pg_start $CLUSTER
+  GOLDTHISTLE_LABORATORY_STATE=$(pg_home $CLUSTER)/laboratory.json # goes with the database
+  export GOLDTHISTLE_LABORATORY_STATE
+  standin_start laboratory Laboratory $LABORATORY_PORT
+  GOLDTHISTLE_LABORATORY_URL=$(cat "$STATE/laboratory.url")
+  export GOLDTHISTLE_LABORATORY_URL GOLDTHISTLE_LABORATORY_EVERY=2s
   serve demo goldthistle_demo
+  standin_start caliper Caliper $CALIPER_PORT
   cat <<TXT
 
   Goldthistle with demo data is at  $(cat "$STATE/demo.url")
   sign in as                        $DEMO_OBSERVERS
   with the passphrase               $GOLDTHISTLE_DEMO_PASSPHRASE
+  a caliper's stand-in lies at      $(cat "$STATE/caliper.url")
+  a laboratory's answers at         $(cat "$STATE/laboratory.url")
   stop it with                      ./goldthistle stop
 
 TXT
@@ -74,7 +89,7 @@ serve() {
   pg_start $CLUSTER
   pg_database $CLUSTER "$database"
   pg_environment $CLUSTER "$database"
-  wanted="$(cat "$STATE/built") $BIND $CERT"
+  wanted="$(cat "$STATE/built") $BIND $CERT ${GOLDTHISTLE_LABORATORY_URL:-}"
   if serve_is_healthy "$name" && [[ $(cat "$STATE/$name.started" 2>/dev/null) == "$wanted" ]]; then
     say "it runs already"
     return 0
@@ -274,6 +289,7 @@ serve_stop() {
   serve_kill demo
   serve_kill run
   serve_kill bench
+  standin_stop caliper
   pg_stop $CLUSTER
   say "stopped; the data stays"
 }

@@ -110,5 +110,5 @@ newest_postgres() {
 }
 
 need_chromium() {
-  command -v chromium >/dev/null || install_packages chromium fonts-liberation
+  command -v chromium-headless-shell >/dev/null || install_packages chromium-headless-shell fonts-liberation
 }
