@@ -14,6 +14,8 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
 
 /** The runnable jar as a user starts it, on a database of the tests' own. */
@@ -25,6 +27,12 @@ final class Application implements AutoCloseable {
 
     private static final Path LOG = Path.of("target/application" + JVM + ".log");
     private static final Duration PATIENCE = Duration.ofSeconds(240);
+
+    private static final Set<Process> STARTED = ConcurrentHashMap.newKeySet();
+
+    static { // none outlives the tests, whose next JVM begins with the same database
+        Runtime.getRuntime().addShutdownHook(new Thread(() -> STARTED.forEach(Process::destroyForcibly)));
+    }
 
     private static Application shared;
 
@@ -54,9 +62,7 @@ final class Application implements AutoCloseable {
             E2eDatabase.fillWithDemo();
             shared.awaitHealth();
         } else {
-            Application started = startAfresh(false);
-            Runtime.getRuntime().addShutdownHook(new Thread(started::stop));
-            shared = started;
+            shared = startAfresh(false);
         }
         return shared;
     }
@@ -130,8 +136,11 @@ final class Application implements AutoCloseable {
         return "http://127.0.0.1:" + port;
     }
 
+    /** Unless it runs. */
     void start() {
-        start(UnpackedJar.command());
+        if (process == null || !process.isAlive()) {
+            start(UnpackedJar.command());
+        }
     }
 
     private void start(List<String> command) {
@@ -145,6 +154,7 @@ final class Application implements AutoCloseable {
         builder.redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(LOG.toFile()));
         try {
             process = builder.start();
+            STARTED.add(process);
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
         }
@@ -157,6 +167,7 @@ final class Application implements AutoCloseable {
             if (!process.waitFor(PATIENCE.toSeconds(), TimeUnit.SECONDS)) {
                 process.destroyForcibly();
             }
+            STARTED.remove(process);
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
         }
