@@ -19,6 +19,8 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.context.TestConfiguration;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.boot.web.embedded.tomcat.TomcatServletWebServerFactory;
+import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Import;
 import org.springframework.context.annotation.Primary;
@@ -222,6 +224,12 @@ public abstract class ServerTest {
         @Primary
         TestClock heldClock() {
             return CLOCK;
+        }
+
+        /** Whatever leaves it to the web server how long it may take is cut short, as in life after half a minute. */
+        @Bean
+        WebServerFactoryCustomizer<TomcatServletWebServerFactory> shortPatience() {
+            return factory -> factory.addConnectorCustomizers(connector -> connector.setAsyncTimeout(500));
         }
     }
 

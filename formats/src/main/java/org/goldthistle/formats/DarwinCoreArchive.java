@@ -1,7 +1,6 @@
 package org.goldthistle.formats;
 
 import java.io.BufferedWriter;
-import java.io.Closeable;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -21,9 +20,10 @@ import javax.xml.stream.XMLStreamWriter;
 /**
  * Writes an archive of the Darwin Core: a zip of tables, parted by tabs in UTF-8, with what their columns mean in
  * {@code meta.xml} (Darwin Core text guide of TDWG) and what the whole is in {@code eml.xml} (Ecological Metadata Language 2.1.1).
- * Tables are written one after the other, row by row.
+ * Tables are written one after the other, row by row. An archive that was not finished is none, so that nobody takes a part
+ * for the whole.
  */
-public final class DarwinCoreArchive implements Closeable {
+public final class DarwinCoreArchive {
     private static final String TEXT = "http://rs.tdwg.org/dwc/text/";
     private static final String EML = "eml://ecoinformatics.org/eml-2.1.1";
 
@@ -110,8 +110,8 @@ public final class DarwinCoreArchive implements Closeable {
         }
     }
 
-    @Override
-    public void close() throws IOException {
+    /** Writes what the tables mean, and ends the archive. */
+    public void finish() throws IOException {
         end();
         zip.putNextEntry(new ZipEntry("meta.xml"));
         xml(this::meta);

@@ -52,16 +52,16 @@ class DarwinCoreArchiveTest {
 
     private static byte[] archive() throws IOException {
         var bytes = new ByteArrayOutputStream();
-        try (var archive = new DarwinCoreArchive(bytes, DATASET)) {
-            for (DarwinCoreTable table : DarwinCoreTable.values()) {
-                archive.begin(table);
-                Object[] row = cells(table, "urn:uuid:1");
-                row[2] = "two\nlines\tand a tab";
-                archive.row(row);
-                archive.row(cells(table, "urn:uuid:2"));
-            }
-            archive.file("photos/1.jpg", new ByteArrayInputStream(new byte[] {1, 2, 3}));
+        var archive = new DarwinCoreArchive(bytes, DATASET);
+        for (DarwinCoreTable table : DarwinCoreTable.values()) {
+            archive.begin(table);
+            Object[] row = cells(table, "urn:uuid:1");
+            row[2] = "two\nlines\tand a tab";
+            archive.row(row);
+            archive.row(cells(table, "urn:uuid:2"));
         }
+        archive.file("photos/1.jpg", new ByteArrayInputStream(new byte[] {1, 2, 3}));
+        archive.finish();
         return bytes.toByteArray();
     }
 
@@ -105,9 +105,9 @@ class DarwinCoreArchiveTest {
 
     @Test
     void a_row_of_another_length_is_a_mistake() throws IOException {
-        try (var archive = new DarwinCoreArchive(new ByteArrayOutputStream(), DATASET)) {
-            archive.begin(DarwinCoreTable.MULTIMEDIA);
-            assertThatThrownBy(() -> archive.row("one")).isInstanceOf(IllegalArgumentException.class);
-        }
+        var archive = new DarwinCoreArchive(new ByteArrayOutputStream(), DATASET);
+        archive.begin(DarwinCoreTable.MULTIMEDIA);
+
+        assertThatThrownBy(() -> archive.row("one")).isInstanceOf(IllegalArgumentException.class);
     }
 }

@@ -116,12 +116,12 @@ class DarwinCoreExport {
                 asked.license(),
                 LocalDate.now(clock).toString());
         rows.note(surveyId, observerId);
-        try (DarwinCoreArchive archive = new DarwinCoreArchive(to, dataset)) {
-            rows.atOneInstant(() -> write(
-                    surveyId,
-                    observerId,
-                    new Writing(archive, asked, title, coarse(surveyId, asked), asked.observersCalled())));
-        }
+        var archive = new DarwinCoreArchive(to, dataset);
+        rows.atOneInstant(() -> write(
+                surveyId,
+                observerId,
+                new Writing(archive, asked, title, coarse(surveyId, asked), asked.observersCalled())));
+        archive.finish();
     }
 
     private void write(UUID surveyId, UUID observerId, Writing writing) throws IOException {

@@ -27,7 +27,10 @@ import org.goldthistle.survey.SurveyService;
 import org.goldthistle.survey.VigourBody;
 import org.springframework.stereotype.Service;
 
-/** Writes a survey out row by row, so that its size is of no matter, as far as who asks may see it. */
+/**
+ * Writes a survey out row by row, so that its size is of no matter, as far as who asks may see it. A file is closed only when
+ * it is whole: what breaks on the way is seen to be broken.
+ */
 @Service
 class ExportService {
     private static final String SELECTED = "select p.code, p.latitude, p.longitude, p.radius_metres, p.altitude_metres,"
@@ -81,49 +84,49 @@ class ExportService {
     void writeCsv(UUID surveyId, UUID observerId, OutputStream to) throws IOException {
         Writer text = new BufferedWriter(new OutputStreamWriter(to, StandardCharsets.UTF_8));
         UnaryOperator<String> called = called(surveyId, observerId);
-        try (SurveyCsv csv = new SurveyCsv(text)) {
-            rows(ROWS, surveyId, observerId, row -> csv.write(record(row), determined(row, called)));
-        }
+        SurveyCsv csv = new SurveyCsv(text);
+        rows(ROWS, surveyId, observerId, row -> csv.write(record(row), determined(row, called)));
+        csv.close();
     }
 
     /** Writes what was read on its trees as a table. */
     void writeReadings(UUID surveyId, UUID observerId, OutputStream to) throws IOException {
         Writer text = new BufferedWriter(new OutputStreamWriter(to, StandardCharsets.UTF_8));
         UnaryOperator<String> called = called(surveyId, observerId);
-        try (ReadingsCsv csv = new ReadingsCsv(text)) {
-            rows(ROWS_WITH_READINGS, surveyId, observerId, row -> {
-                for (WrittenReading reading : readings.written(row.getString("readings"), called)) {
-                    csv.write(row.getString("code"), row.getInt("tag"), reading);
-                }
-            });
-        }
+        ReadingsCsv csv = new ReadingsCsv(text);
+        rows(ROWS_WITH_READINGS, surveyId, observerId, row -> {
+            for (WrittenReading reading : readings.written(row.getString("readings"), called)) {
+                csv.write(row.getString("code"), row.getInt("tag"), reading);
+            }
+        });
+        csv.close();
     }
 
     /** Writes what was signed of its trees as a table. */
     void writeDeterminations(UUID surveyId, UUID observerId, OutputStream to) throws IOException {
         Writer text = new BufferedWriter(new OutputStreamWriter(to, StandardCharsets.UTF_8));
         UnaryOperator<String> called = called(surveyId, observerId);
-        try (DeterminationsCsv csv = new DeterminationsCsv(text)) {
-            rows(SignaturesOfSurvey.QUERY, surveyId, observerId, row -> csv.write(signatures.written(row, called)));
-        }
+        DeterminationsCsv csv = new DeterminationsCsv(text);
+        rows(SignaturesOfSurvey.QUERY, surveyId, observerId, row -> csv.write(signatures.written(row, called)));
+        csv.close();
     }
 
     /** Writes the survey as a map: plots, trees, or both. */
     void writeGeoJson(UUID surveyId, UUID observerId, Layer layer, OutputStream to) throws IOException {
         String[] lastPlot = {null};
         UnaryOperator<String> called = called(surveyId, observerId);
-        try (SurveyGeoJson map = new SurveyGeoJson(to)) {
-            rows(ROWS_WITH_READINGS, surveyId, observerId, row -> {
-                SurveyRecord record = record(row);
-                if (layer != Layer.TREES && !record.plot().equals(lastPlot[0])) {
-                    map.writePlot(record);
-                    lastPlot[0] = record.plot();
-                }
-                if (layer != Layer.PLOTS && record.tag() != null) {
-                    map.writeTree(record, determined(row, called), readings.written(row.getString("readings"), called));
-                }
-            });
-        }
+        SurveyGeoJson map = new SurveyGeoJson(to);
+        rows(ROWS_WITH_READINGS, surveyId, observerId, row -> {
+            SurveyRecord record = record(row);
+            if (layer != Layer.TREES && !record.plot().equals(lastPlot[0])) {
+                map.writePlot(record);
+                lastPlot[0] = record.plot();
+            }
+            if (layer != Layer.PLOTS && record.tag() != null) {
+                map.writeTree(record, determined(row, called), readings.written(row.getString("readings"), called));
+            }
+        });
+        map.close();
     }
 
     private void rows(String query, UUID surveyId, UUID observerId, SurveyRows.RowWriter writer) {

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
+import jakarta.servlet.http.HttpServletResponse;
 import java.net.URI;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -53,7 +54,7 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
     @ExceptionHandler({DataIntegrityViolationException.class, ConcurrencyFailureException.class})
     ProblemDetail atOneInstant(RuntimeException collided) {
         if (collided instanceof DataIntegrityViolationException && !DatabaseTrouble.isCollision(collided)) {
-            return unforeseen(collided); // a rule of the database that nobody told before
+            return told(collided); // a rule of the database that nobody told before
         }
         LOG.warn("two wrote the same at one instant: {}", collided.getMessage());
         return Problem.detail(
@@ -63,8 +64,17 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
                         + " then send it again if it is still wanted.");
     }
 
+    /** What breaks in the middle of a file breaks the line, so that nobody takes what came for the whole. */
     @ExceptionHandler(RuntimeException.class)
-    ProblemDetail unforeseen(RuntimeException unforeseen) {
+    ProblemDetail unforeseen(RuntimeException unforeseen, HttpServletResponse response) {
+        if (response.isCommitted()) {
+            throw unforeseen;
+        }
+        Attachment.takeBack(response);
+        return told(unforeseen);
+    }
+
+    private static ProblemDetail told(RuntimeException unforeseen) {
         Optional<DatabaseTrouble> trouble = DatabaseTrouble.of(unforeseen);
         if (trouble.isPresent()) {
             LOG.warn("the database is {}: {}", trouble.get(), unforeseen.getMessage());

@@ -21,13 +21,18 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class RequestIds extends OncePerRequestFilter {
     private static final String KEY = "request"; // as the log's pattern names it
+    private static final String ATTRIBUTE = RequestIds.class.getName();
     private static final String HEADER = "X-Request-Id";
     private static final int LENGTH = 8; // of a UUID's digits: enough to find a line of a day
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        String id = UUID.randomUUID().toString().substring(0, LENGTH);
+        String id =
+                request.getAttribute(ATTRIBUTE) instanceof String given // when it is taken up again, by another thread
+                        ? given
+                        : UUID.randomUUID().toString().substring(0, LENGTH);
+        request.setAttribute(ATTRIBUTE, id);
         MDC.put(KEY, id);
         response.setHeader(HEADER, id);
         try {
@@ -35,6 +40,11 @@ class RequestIds extends OncePerRequestFilter {
         } finally {
             MDC.remove(KEY);
         }
+    }
+
+    @Override
+    protected boolean shouldNotFilterAsyncDispatch() {
+        return false;
     }
 
     @Override

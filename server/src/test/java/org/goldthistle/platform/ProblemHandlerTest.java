@@ -14,6 +14,7 @@ import org.springframework.dao.CannotAcquireLockException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
+import org.springframework.mock.web.MockHttpServletResponse;
 
 /** What nobody foresaw, told in words. */
 class ProblemHandlerTest {
@@ -21,7 +22,8 @@ class ProblemHandlerTest {
 
     @Test
     void what_nobody_foresaw_says_so_and_tells_nothing_of_the_inside() {
-        ProblemDetail told = handler.unforeseen(new IllegalStateException("table observer is upside down"));
+        ProblemDetail told = handler.unforeseen(
+                new IllegalStateException("table observer is upside down"), new MockHttpServletResponse());
 
         assertThat(told.getType()).hasToString("/problems/unforeseen");
         assertThat(told.getStatus()).isEqualTo(500);
