@@ -4,11 +4,14 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import javax.sql.DataSource;
+import org.goldthistle.account.AccountService;
 import org.goldthistle.call.StoredSheet;
 import org.goldthistle.core.reading.Certainty;
 import org.goldthistle.core.reading.ValuesObserved;
@@ -28,25 +31,29 @@ import org.springframework.stereotype.Service;
 /** Reckons how far the observers of a survey agree. */
 @Service
 class AgreementService {
-    /** The last blind signature of each observer on each tree that two or more signed so and the caller may see. */
-    private static final String SIGNED = "with last as materialized (select distinct on (d.tree_id, d.observer_id)"
+    /** The last blind signature of each observer on each tree that the caller may see. */
+    private static final String LAST = "with last as materialized (select distinct on (d.tree_id, d.observer_id)"
             + " d.tree_id, d.observer_id, d.entry_order, d.outcome, d.taxon_id, d.sheet_version_id,"
             + " coalesce(t.group_id, v.group_id) group_id from determination d"
             + " join sheet_version v on v.id = d.sheet_version_id join tree t on t.id = d.tree_id join plot p on p.id = t.plot_id"
             + " where p.survey_id = :survey and d.settles is null and d.signed_blind"
             + " and " + SurveyedTree.SHOWN
-            + " order by d.tree_id, d.observer_id, d.entry_order desc),"
-            + " twice as (select *, count(*) over (partition by tree_id) readers from last"
-            + " where outcome in ('taxon', 'group'))";
+            + " order by d.tree_id, d.observer_id, d.entry_order desc)";
 
-    /** With what each of them saw last of each character. */
-    private static final String TWICE = SIGNED
-            + " select w.*, o.call_sign, c.seen from twice w join observer o on o.id = w.observer_id"
+    /** What two or more signed for a tree, with what each saw last of each character, and of how many trees just so. */
+    private static final String TWICE = LAST
+            + ", tree as (select w.group_id, array_agg(w.observer_id order by w.entry_order) observers,"
+            + " array_agg(w.sheet_version_id order by w.entry_order) versions,"
+            + " array_agg(w.taxon_id order by w.entry_order) taxa,"
+            + " array_agg(c.seen::text collate \"C\" order by w.entry_order) seen from last w"
             + " left join call c on c.tree_id = w.tree_id and c.observer_id = w.observer_id and c.group_id = w.group_id"
-            + " where readers > 1 order by w.tree_id, w.entry_order";
+            + " where w.outcome in ('taxon', 'group') group by w.tree_id, w.group_id having count(*) > 1)"
+            + " select *, count(*) alike from tree group by group_id, observers, versions, taxa, seen"
+            + " order by group_id, observers, versions, taxa, seen";
 
     private static final int FETCHED_AT_ONCE = 2000; // so that a large survey needs no room
 
+    private final AccountService accounts;
     private final ControlQuality control;
     private final SurveyService surveys;
     private final LibraryService library;
@@ -55,12 +62,14 @@ class AgreementService {
     private final KeptJson json;
 
     AgreementService(
+            AccountService accounts,
             ControlQuality control,
             SurveyService surveys,
             LibraryService library,
             DataSource database,
             Counting counting,
             KeptJson json) {
+        this.accounts = accounts;
         this.control = control;
         this.surveys = surveys;
         this.library = library;
@@ -76,7 +85,8 @@ class AgreementService {
         surveys.requireMember(surveyId, observerId);
         Map<String, GroupAnswers> groups = new LinkedHashMap<>();
         library.newest().forEach(stored -> groups.put(stored.sheet().id(), new GroupAnswers(stored)));
-        Map<UUID, String> callSigns = counting.counted(() -> fetch(groups, surveyId, observerId));
+        List<UUID> observers = counting.counted(() -> fetch(groups, surveyId, observerId));
+        Map<UUID, String> callSigns = accounts.callSigns(observers);
         List<GroupAnswers> found = new ArrayList<>(
                 groups.values().stream().filter(one -> !one.isEmpty()).toList());
         found.sort(Comparator.comparingInt(GroupAnswers::trees).reversed());
@@ -86,35 +96,38 @@ class AgreementService {
                 control.of(surveyId, observerId).orElse(null));
     }
 
-    /** Takes in what was signed and what was seen, and answers the call signs of who did. */
-    private Map<UUID, String> fetch(Map<String, GroupAnswers> groups, UUID surveyId, UUID observerId) {
-        Map<UUID, String> callSigns = new HashMap<>();
+    /** Takes in what was signed and what was seen, and answers who did. */
+    private List<UUID> fetch(Map<String, GroupAnswers> groups, UUID surveyId, UUID observerId) {
+        Set<UUID> who = new HashSet<>();
         Map<Named, String> names = new HashMap<>();
-        Map<Seen, List<Category>> categories = new HashMap<>();
+        Map<Seen, Map<String, Integer>> categories = new HashMap<>();
         jdbc.sql(TWICE).param("survey", surveyId).param("observer", observerId).query(row -> {
-            UUID tree = row.getObject("tree_id", UUID.class);
-            UUID observer = row.getObject("observer_id", UUID.class);
             String group = row.getString("group_id");
             GroupAnswers answers = groups.get(group);
-            callSigns.put(observer, row.getString("call_sign"));
-            var named = new Named(row.getObject("sheet_version_id", UUID.class), row.getString("taxon_id"));
-            answers.signed(tree, observer, names.computeIfAbsent(named, this::name));
-            String seen = row.getString("seen");
-            if (seen != null) { // else it was signed on another group's sheet
-                categories
-                        .computeIfAbsent(new Seen(group, seen), of -> categories(answers.sheet(), of.text()))
-                        .forEach(one -> answers.read(one.character(), tree, one.category()));
+            UUID[] observers = (UUID[]) row.getArray("observers").getArray();
+            UUID[] versions = (UUID[]) row.getArray("versions").getArray();
+            String[] taxa = (String[]) row.getArray("taxa").getArray();
+            String[] seen = (String[]) row.getArray("seen").getArray();
+            who.addAll(List.of(observers));
+            List<GroupAnswers.Signed> all = new ArrayList<>();
+            for (int i = 0; i < observers.length; i++) {
+                all.add(new GroupAnswers.Signed(
+                        observers[i],
+                        names.computeIfAbsent(new Named(versions[i], taxa[i]), this::name),
+                        seen[i] == null // it was signed on another group's sheet
+                                ? Map.of()
+                                : categories.computeIfAbsent(
+                                        new Seen(group, seen[i]), of -> categories(answers.sheet(), of.text()))));
             }
+            answers.read(all, row.getLong("alike"));
         });
-        return callSigns;
+        return List.copyOf(who);
     }
 
     /** A taxon of a sheet, null: its group alone; the same few are signed again and again, as the same things are seen. */
     private record Named(UUID sheetVersion, @Nullable String taxon) {}
 
     private record Seen(String group, String text) {}
-
-    private record Category(String character, int category) {}
 
     private String name(Named of) {
         GroupSheet sheet = library.find(of.sheetVersion()).sheet();
@@ -123,15 +136,15 @@ class AgreementService {
                 : sheet.taxon(of.taxon()).orElseThrow().name().commonName();
     }
 
-    private List<Category> categories(StoredSheet sheet, String text) {
-        List<Category> all = new ArrayList<>();
+    private Map<String, Integer> categories(StoredSheet sheet, String text) {
+        Map<String, Integer> all = new HashMap<>();
         json.tree(text)
                 .properties()
                 .forEach(one -> sheet.sheet()
                         .character(one.getKey()) // the newest sheet may have it no more
                         .map(character -> category(sheet, character, one.getValue()))
                         .filter(category -> category >= 0)
-                        .ifPresent(category -> all.add(new Category(one.getKey(), category))));
+                        .ifPresent(category -> all.put(one.getKey(), category)));
         return all;
     }
 

@@ -2,6 +2,7 @@ package org.goldthistle.quality;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,18 +14,16 @@ import org.goldthistle.core.agreement.Confusion;
 import org.goldthistle.core.agreement.DawidSkene;
 import org.goldthistle.core.agreement.NominalAlpha;
 
-/** What was answered for the trees of one group, and how far it agrees. */
+/** What was answered for the trees of one group, and how far it agrees. Trees that were answered alike are one entry. */
 final class GroupAnswers {
     private static final int FOR_ERRORS = 3; // observers
     private static final int MOST_PAIRS = 8;
-    private static final int FEW_READERS = 2; // of most trees
+    private static final int FEW = 10; // trees, below which the figures tell little
 
     private final StoredSheet sheet;
     private final List<String> answers = new ArrayList<>();
-    private static final int FEW = 10; // trees, below which the figures tell little
-
-    private final Map<UUID, List<Given>> byTree = new LinkedHashMap<>();
-    private final Map<String, Map<UUID, List<Integer>>> byCharacter = new LinkedHashMap<>();
+    private final Map<List<Given>, Long> trees = new LinkedHashMap<>();
+    private final Map<String, Map<List<Integer>, Long>> byCharacter = new LinkedHashMap<>();
 
     GroupAnswers(StoredSheet sheet) {
         this.sheet = sheet;
@@ -34,29 +33,48 @@ final class GroupAnswers {
 
     private record Given(UUID observer, int answer) {}
 
-    /** Takes in what an observer signed for a tree; in the order of signing. */
-    void signed(UUID tree, UUID observer, String name) {
+    /**
+     * What an observer signed for a tree, and what they saw there.
+     *
+     * @param seen by the id of a character, the number of what was seen
+     */
+    record Signed(UUID observer, String name, Map<String, Integer> seen) {}
+
+    /**
+     * Takes in trees that got just these answers.
+     *
+     * @param all two or more, in the order of signing
+     * @param alike how many trees got them
+     */
+    void read(List<Signed> all, long alike) {
+        trees.merge(
+                all.stream()
+                        .map(one -> new Given(one.observer(), number(one.name())))
+                        .toList(),
+                alike,
+                Long::sum);
+        Map<String, List<Integer>> seen = new HashMap<>();
+        all.forEach(one -> one.seen()
+                .forEach((character, category) ->
+                        seen.computeIfAbsent(character, id -> new ArrayList<>()).add(category)));
+        seen.forEach((character, categories) -> byCharacter
+                .computeIfAbsent(character, id -> new LinkedHashMap<>())
+                .merge(categories, alike, Long::sum));
+    }
+
+    private int number(String name) {
         if (!answers.contains(name)) {
             answers.add(name); // of an older sheet, or of another group
         }
-        byTree.computeIfAbsent(tree, id -> new ArrayList<>(FEW_READERS))
-                .add(new Given(observer, answers.indexOf(name)));
-    }
-
-    /** Takes in what an observer read of a character, as the number of what they saw. */
-    void read(String character, UUID tree, int category) {
-        byCharacter
-                .computeIfAbsent(character, id -> new LinkedHashMap<>())
-                .computeIfAbsent(tree, id -> new ArrayList<>(FEW_READERS))
-                .add(category);
+        return answers.indexOf(name);
     }
 
     boolean isEmpty() {
-        return byTree.isEmpty();
+        return trees.isEmpty();
     }
 
     int trees() {
-        return byTree.size();
+        return (int) trees.values().stream().mapToLong(Long::longValue).sum();
     }
 
     StoredSheet sheet() {
@@ -77,20 +95,13 @@ final class GroupAnswers {
         return new AgreementDto.OfGroup(
                 sheet.sheet().id(),
                 sheet.sheet().title(),
-                byTree.size(),
-                byTree.size() < FEW,
+                trees(),
+                trees() < FEW,
                 used.stream().map(answers::get).toList(),
                 rows,
                 percent(confusion.agreement()),
                 kappa(confusion),
-                NominalAlpha.of(
-                                byTree.values().stream()
-                                        .map(all -> all.stream()
-                                                .mapToInt(Given::answer)
-                                                .toArray())
-                                        .toList(),
-                                answers.size())
-                        .orElse(null),
+                NominalAlpha.of(names(), answers.size()).orElse(null),
                 confused(used, confusion),
                 pairs(used, callSigns),
                 characters(),
@@ -99,7 +110,7 @@ final class GroupAnswers {
 
     /** The answers that were given, in the order of the sheet. */
     private List<Integer> used() {
-        return byTree.values().stream()
+        return trees.keySet().stream()
                 .flatMap(List::stream)
                 .map(Given::answer)
                 .distinct()
@@ -107,11 +118,18 @@ final class GroupAnswers {
                 .toList();
     }
 
+    /** By the names that a tree got, whoever gave them: how many trees got just these. */
+    private Map<List<Integer>, Long> names() {
+        Map<List<Integer>, Long> names = new LinkedHashMap<>();
+        trees.forEach(
+                (given, alike) -> names.merge(given.stream().map(Given::answer).toList(), alike, Long::sum));
+        return names;
+    }
+
     private long[][] counts(List<Integer> used) {
         long[][] counts = new long[used.size()][used.size()];
-        byTree.values()
-                .forEach(all -> counts[used.indexOf(all.get(0).answer())][
-                        used.indexOf(all.get(1).answer())]++);
+        trees.forEach((given, alike) -> counts[used.indexOf(given.get(0).answer())][
+                used.indexOf(given.get(1).answer())] += alike);
         return counts;
     }
 
@@ -131,21 +149,21 @@ final class GroupAnswers {
 
     private List<AgreementDto.ObserverPair> pairs(List<Integer> used, Map<UUID, String> callSigns) {
         Map<String, long[][]> tables = new TreeMap<>();
-        for (List<Given> all : byTree.values()) {
-            for (int i = 0; i < all.size(); i++) {
-                for (int j = i + 1; j < all.size(); j++) {
-                    Given a = all.get(i);
-                    Given b = all.get(j);
+        trees.forEach((given, alike) -> {
+            for (int i = 0; i < given.size(); i++) {
+                for (int j = i + 1; j < given.size(); j++) {
+                    Given a = given.get(i);
+                    Given b = given.get(j);
                     boolean inOrder = callSigns.get(a.observer()).compareTo(callSigns.get(b.observer())) < 0;
                     Given first = inOrder ? a : b;
                     Given second = inOrder ? b : a;
                     tables.computeIfAbsent(
                                     callSigns.get(first.observer()) + "\n" + callSigns.get(second.observer()),
                                     key -> new long[used.size()][used.size()])[used.indexOf(first.answer())][
-                            used.indexOf(second.answer())]++;
+                            used.indexOf(second.answer())] += alike;
                 }
             }
-        }
+        });
         List<AgreementDto.ObserverPair> pairs = new ArrayList<>();
         tables.forEach((names, counts) -> {
             Confusion both = Confusion.of(counts);
@@ -159,19 +177,17 @@ final class GroupAnswers {
 
     private List<AgreementDto.CharacterAgreement> characters() {
         List<AgreementDto.CharacterAgreement> all = new ArrayList<>();
-        byCharacter.forEach((id, trees) -> {
+        byCharacter.forEach((id, seen) -> {
             long pairs = 0;
             long alike = 0;
-            int categories = 0;
-            List<int[]> given = new ArrayList<>();
-            for (List<Integer> categoriesSeen : trees.values()) {
-                int[] seen = categoriesSeen.stream().mapToInt(Integer::intValue).toArray();
-                given.add(seen);
-                for (int i = 0; i < seen.length; i++) {
-                    categories = Math.max(categories, seen[i] + 1);
-                    for (int j = i + 1; j < seen.length; j++) {
-                        pairs++;
-                        alike += seen[i] == seen[j] ? 1 : 0;
+            int most = 0;
+            for (Map.Entry<List<Integer>, Long> one : seen.entrySet()) {
+                List<Integer> categories = one.getKey();
+                for (int i = 0; i < categories.size(); i++) {
+                    most = Math.max(most, categories.get(i));
+                    for (int j = i + 1; j < categories.size(); j++) {
+                        pairs += one.getValue();
+                        alike += categories.get(i).equals(categories.get(j)) ? one.getValue() : 0;
                     }
                 }
             }
@@ -180,7 +196,7 @@ final class GroupAnswers {
                         sheet.sheet().character(id).orElseThrow().name(),
                         pairs,
                         100.0 * alike / pairs,
-                        NominalAlpha.of(given, categories).orElse(null)));
+                        NominalAlpha.of(seen, most + 1).orElse(null)));
             }
         });
         all.sort(Comparator.comparingDouble(AgreementDto.CharacterAgreement::percent)
@@ -189,32 +205,33 @@ final class GroupAnswers {
     }
 
     private List<AgreementDto.ObserverErrors> errors(Map<UUID, String> callSigns) {
-        List<UUID> observers = byTree.values().stream()
+        List<UUID> observers = trees.keySet().stream()
                 .flatMap(List::stream)
                 .map(Given::observer)
                 .distinct()
+                .sorted(Comparator.comparing(callSigns::get))
                 .toList();
         if (observers.size() < FOR_ERRORS) {
             return List.of();
         }
-        List<DawidSkene.Answer> all = new ArrayList<>();
-        int tree = 0;
-        for (List<Given> given : byTree.values()) {
-            for (Given one : given) {
-                all.add(new DawidSkene.Answer(tree, observers.indexOf(one.observer()), one.answer()));
-            }
-            tree++;
-        }
-        DawidSkene found = DawidSkene.of(all, byTree.size(), observers.size(), answers.size());
+        Map<List<DawidSkene.Answer>, Long> all = new LinkedHashMap<>();
+        trees.forEach((given, alike) -> all.merge(
+                given.stream()
+                        .map(one -> new DawidSkene.Answer(observers.indexOf(one.observer()), one.answer()))
+                        .sorted(Comparator.comparingInt(DawidSkene.Answer::observer))
+                        .toList(),
+                alike,
+                Long::sum));
+        DawidSkene found = DawidSkene.of(all, observers.size(), answers.size());
         double[] right = new double[observers.size()];
-        long[] trees = new long[observers.size()];
-        for (DawidSkene.Answer one : all) {
-            right[one.observer()] += found.truth(one.tree(), one.category());
-            trees[one.observer()]++;
-        }
+        long[] read = new long[observers.size()];
+        all.forEach((given, alike) -> given.forEach(one -> {
+            right[one.observer()] += alike * found.truth(given, one.category());
+            read[one.observer()] += alike;
+        }));
         List<AgreementDto.ObserverErrors> errors = new ArrayList<>();
         for (int i = 0; i < right.length; i++) {
-            errors.add(new AgreementDto.ObserverErrors(callSigns.get(observers.get(i)), trees[i], right[i] / trees[i]));
+            errors.add(new AgreementDto.ObserverErrors(callSigns.get(observers.get(i)), read[i], right[i] / read[i]));
         }
         errors.sort(Comparator.comparingDouble(AgreementDto.ObserverErrors::right));
         return errors;

@@ -2,8 +2,7 @@ package org.goldthistle.core.agreement;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -18,33 +17,30 @@ public final class DawidSkene {
     private static final double CLOSE_ENOUGH = 1e-8;
     private static final double NEVER = 1e-12; // so that an answer that was never given has a logarithm
 
-    private final int[] patternOfTree;
-    private final double[][] truth; // by pattern
+    private final Map<List<Answer>, double[]> truth;
     private final double[][][] errors;
     private final int rounds;
 
-    private DawidSkene(int[] patternOfTree, double[][] truth, double[][][] errors, int rounds) {
-        this.patternOfTree = patternOfTree;
+    private DawidSkene(Map<List<Answer>, double[]> truth, double[][][] errors, int rounds) {
         this.truth = truth;
         this.errors = errors;
         this.rounds = rounds;
     }
 
-    /** One answer: who gave it for which tree. */
-    public record Answer(int tree, int observer, int category) {}
+    /** One answer, and who gave it. */
+    public record Answer(int observer, int category) {}
 
     /** The answers of every tree that got just these; such trees cannot be told apart, and are reckoned once. */
-    private record Pattern(int[] observers, int[] categories, int trees) {}
+    private record Pattern(int[] observers, int[] categories, long trees) {}
 
     /**
-     * @param answers with trees, observers and categories counted from 0
-     * @param trees how many there are, each with at least one answer
+     * @param trees by the answers that a tree got, at least one: how many trees got just these; observers and categories
+     *     are counted from 0
      * @param observers how many there are
      * @param categories how many different answers there are, at least one
      */
-    public static DawidSkene of(List<Answer> answers, int trees, int observers, int categories) {
-        int[] patternOfTree = new int[trees];
-        List<Pattern> patterns = patterns(answers, patternOfTree);
+    public static DawidSkene of(Map<List<Answer>, Long> trees, int observers, int categories) {
+        List<Pattern> patterns = patterns(trees);
         double[][] truth = new double[patterns.size()][categories];
         for (int i = 0; i < truth.length; i++) {
             for (int category : patterns.get(i).categories()) {
@@ -52,58 +48,37 @@ public final class DawidSkene {
             }
             normalise(truth[i]);
         }
+        double all = trees.values().stream().mapToLong(Long::longValue).sum();
         double[][][] errors = new double[observers][categories][categories];
         double change = 1;
         int rounds = 0;
         while (rounds < MOST_ROUNDS && change > CLOSE_ENOUGH) {
-            double[] prior = maximise(patterns, truth, errors, trees);
+            double[] prior = maximise(patterns, truth, errors, all);
             double[][] next = expect(patterns, prior, errors);
             change = difference(truth, next);
             truth = next;
             rounds++;
         }
-        return new DawidSkene(patternOfTree, truth, errors, rounds);
+        Map<List<Answer>, double[]> found = new HashMap<>();
+        int at = 0;
+        for (List<Answer> answers : trees.keySet()) {
+            found.put(answers, truth[at++]);
+        }
+        return new DawidSkene(found, errors, rounds);
     }
 
-    /** The different patterns of answers; notes which is whose. */
-    private static List<Pattern> patterns(List<Answer> answers, int[] patternOfTree) {
-        List<List<Answer>> byTree = new ArrayList<>();
-        for (int i = 0; i < patternOfTree.length; i++) {
-            byTree.add(new ArrayList<>());
-        }
-        answers.forEach(one -> byTree.get(one.tree()).add(one));
-        Map<List<Integer>, Integer> places = new LinkedHashMap<>();
-        List<Integer> counts = new ArrayList<>();
-        for (int i = 0; i < patternOfTree.length; i++) {
-            List<Integer> key = new ArrayList<>();
-            byTree.get(i).stream()
-                    .sorted(Comparator.comparingInt(Answer::observer).thenComparingInt(Answer::category))
-                    .forEach(one -> {
-                        key.add(one.observer());
-                        key.add(one.category());
-                    });
-            int place = places.computeIfAbsent(key, one -> places.size());
-            patternOfTree[i] = place;
-            if (place == counts.size()) {
-                counts.add(0);
-            }
-            counts.set(place, counts.get(place) + 1);
-        }
+    /** In the order of the map. */
+    private static List<Pattern> patterns(Map<List<Answer>, Long> trees) {
         List<Pattern> patterns = new ArrayList<>();
-        places.forEach((key, place) -> {
-            int[] observers = new int[key.size() / 2];
-            int[] categories = new int[observers.length];
-            for (int j = 0; j < observers.length; j++) {
-                observers[j] = key.get(2 * j);
-                categories[j] = key.get(2 * j + 1);
-            }
-            patterns.add(new Pattern(observers, categories, counts.get(place)));
-        });
+        trees.forEach((answers, count) -> patterns.add(new Pattern(
+                answers.stream().mapToInt(Answer::observer).toArray(),
+                answers.stream().mapToInt(Answer::category).toArray(),
+                count)));
         return patterns;
     }
 
     /** Fills in the observers' error rates and answers how common each category is. */
-    private static double[] maximise(List<Pattern> patterns, double[][] truth, double[][][] errors, int trees) {
+    private static double[] maximise(List<Pattern> patterns, double[][] truth, double[][][] errors, double trees) {
         int categories = truth[0].length;
         for (double[][] observer : errors) {
             for (double[] row : observer) {
@@ -170,9 +145,9 @@ public final class DawidSkene {
         }
     }
 
-    /** The probability that a tree is of a category, in [0, 1]. */
-    public double truth(int tree, int category) {
-        return truth[patternOfTree[tree]][category];
+    /** The probability that a tree that got just these answers is of a category, in [0, 1]. */
+    public double truth(List<Answer> answers, int category) {
+        return truth.get(answers)[category];
     }
 
     /** How often an observer answers a category where another one is true, in [0, 1]; 0 throughout where they never met it. */

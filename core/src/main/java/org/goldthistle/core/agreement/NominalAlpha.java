@@ -1,6 +1,7 @@
 package org.goldthistle.core.agreement;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -13,28 +14,30 @@ public final class NominalAlpha {
     private NominalAlpha() {}
 
     /**
-     * @param answers by tree, the number of each answer that was given, in [0, categories); trees with fewer than two
-     *     answers do not count
+     * @param trees by the answers that a tree got, numbers in [0, categories): how many trees got just these; those with
+     *     fewer than two answers do not count
      * @param categories how many different answers there are
      * @return at most 1; empty where it is 0/0: nothing to compare, or everybody always gave one answer
      */
-    public static Optional<Double> of(List<int[]> answers, int categories) {
+    public static Optional<Double> of(Map<List<Integer>, Long> trees, int categories) {
         double[] totals = new double[categories];
         double agreeing = 0; // coincidences of like answers
         double all = 0;
-        for (int[] tree : answers) {
-            if (tree.length < 2) {
+        for (Map.Entry<List<Integer>, Long> one : trees.entrySet()) {
+            List<Integer> answers = one.getKey();
+            long alike = one.getValue();
+            if (answers.size() < 2) {
                 continue;
             }
             long[] given = new long[categories];
-            for (int answer : tree) {
+            for (int answer : answers) {
                 given[answer]++;
             }
             for (int c = 0; c < categories; c++) {
-                agreeing += (double) given[c] * (given[c] - 1) / (tree.length - 1);
-                totals[c] += given[c];
+                agreeing += (double) alike * given[c] * (given[c] - 1) / (answers.size() - 1);
+                totals[c] += alike * given[c];
             }
-            all += tree.length;
+            all += alike * answers.size();
         }
         double alike = 0;
         for (double total : totals) {

@@ -6,8 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /** Agreement on published examples and on figures worked by hand. */
@@ -58,9 +62,9 @@ class AgreementTest {
     void where_everybody_always_said_the_same_there_is_no_kappa_and_no_alpha() {
         assertThat(Confusion.of(new long[][] {{12, 0}, {0, 0}}).kappa()).isEmpty();
         assertThat(Confusion.of(new long[][] {{0, 0}, {0, 0}}).agreement()).isEmpty();
-        assertThat(NominalAlpha.of(List.of(new int[] {1, 1}, new int[] {1, 1, 1}), 2))
+        assertThat(NominalAlpha.of(Map.of(List.of(1, 1), 1L, List.of(1, 1, 1), 1L), 2))
                 .isEmpty();
-        assertThat(NominalAlpha.of(List.of(new int[] {1}, new int[] {0}), 2)).isEmpty();
+        assertThat(NominalAlpha.of(Map.of(List.of(1), 1L, List.of(0), 1L), 2)).isEmpty();
     }
 
     @Test
@@ -99,26 +103,28 @@ class AgreementTest {
         int trees = 400;
         double[] mistaken = {0.05, 0.1, 0.35};
         int[] truth = random.ints(trees, 0, 3).toArray();
-        List<DawidSkene.Answer> answers = new ArrayList<>();
+        List<List<DawidSkene.Answer>> answers = new ArrayList<>();
         for (int tree = 0; tree < trees; tree++) {
+            List<DawidSkene.Answer> given = new ArrayList<>();
             for (int observer = 0; observer < mistaken.length; observer++) {
                 int said = random.nextDouble() < mistaken[observer]
                         ? (truth[tree] + 1 + random.nextInt(2)) % 3
                         : truth[tree];
-                answers.add(new DawidSkene.Answer(tree, observer, said));
+                given.add(new DawidSkene.Answer(observer, said));
             }
+            answers.add(given);
         }
 
-        DawidSkene found = DawidSkene.of(answers, trees, mistaken.length, 3);
+        DawidSkene found = DawidSkene.of(counted(answers), mistaken.length, 3);
 
         int right = 0;
         for (int tree = 0; tree < trees; tree++) {
             double sum = 0;
             for (int k = 0; k < 3; k++) {
-                sum += found.truth(tree, k);
+                sum += found.truth(answers.get(tree), k);
             }
             assertThat(sum).isCloseTo(1, within(1e-9));
-            right += found.truth(tree, truth[tree]) > 0.5 ? 1 : 0;
+            right += found.truth(answers.get(tree), truth[tree]) > 0.5 ? 1 : 0;
         }
         assertThat(right).isGreaterThan((int) (0.95 * trees));
         for (int observer = 0; observer < mistaken.length; observer++) {
@@ -129,16 +135,21 @@ class AgreementTest {
         assertThat(found.rounds()).isBetween(2, 200);
     }
 
-    /** Answers by tree from answers by observer, gaps left out. */
-    private static List<int[]> units(int[]... observers) {
-        List<int[]> units = new ArrayList<>();
+    /** How many trees got just these answers, from answers by observer, gaps left out. */
+    private static Map<List<Integer>, Long> units(int[]... observers) {
+        List<List<Integer>> units = new ArrayList<>();
         for (int tree = 0; tree < observers[0].length; tree++) {
             int at = tree;
             units.add(Arrays.stream(observers)
-                    .mapToInt(observer -> observer[at])
+                    .map(observer -> observer[at])
                     .filter(answer -> answer != GONE)
-                    .toArray());
+                    .toList());
         }
-        return units;
+        return counted(units);
+    }
+
+    private static <T> Map<T, Long> counted(List<T> all) {
+        return all.stream()
+                .collect(Collectors.groupingBy(Function.identity(), LinkedHashMap::new, Collectors.counting()));
     }
 }
