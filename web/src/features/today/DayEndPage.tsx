@@ -40,6 +40,7 @@ export function DayEndPage() {
     ...dayEndQuery(survey?.id ?? '', isDay ? midnight(on) : '', isDay ? midnight(on, 1) : ''),
     enabled: survey !== undefined && isDay,
   })
+  const failed = end.failureReason // even while it is tried again, which goes on as long as nobody answers
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4 print:overflow-visible print:p-0">
       <div className="mx-auto w-full max-w-3xl">
@@ -54,13 +55,13 @@ export function DayEndPage() {
             Today
           </Link>
         </div>
-        {end.isError && (
+        {failed && (
           <Notice tone={end.data ? 'waiting' : 'wrong'}>
             {end.data && 'This is how it stood when it was last fetched. '}
-            {wordsOf(end.error)}
+            {wordsOf(failed)}
           </Notice>
         )}
-        {survey && isDay && end.isPending && <p role="status">Gathering the day …</p>}
+        {survey && isDay && end.isPending && !failed && <p role="status">Gathering the day …</p>}
         {survey && end.data && <Day surveyId={survey.id} on={on} end={end.data} />}
       </div>
     </main>

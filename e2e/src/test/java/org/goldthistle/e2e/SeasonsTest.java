@@ -51,10 +51,11 @@ class SeasonsTest extends BrowserTest {
     }
 
     @Test
-    void a_crew_ends_its_day_on_a_phone() {
+    void a_crew_ends_its_day_on_a_phone_and_keeps_it_when_the_network_goes() {
         Page dipper = signedInByTouch("Dipper");
         dipper.navigate("/today");
         dipper.getByText("Day’s end").click();
+        dipper.getByLabel("Survey").selectOption("Kettle Moss round 2026"); // whichever others were begun meanwhile
         dipper.getByLabel("Day", exactly()).fill("2026-09-01");
         assertThat(dipper.getByText("1 Sept 2026").first()).isVisible();
         assertThat(region(dipper, "Not signed yet, from before")
@@ -63,6 +64,18 @@ class SeasonsTest extends BrowserTest {
                 .isVisible();
         assertAccessible(dipper);
         dipper.getByLabel("Day", exactly()).fill("");
+        assertThat(dipper.getByRole(AriaRole.ALERT)).hasCount(0);
+
+        dipper.context().setOffline(true);
+        dipper.getByLabel("Day", exactly()).fill("2026-08-01"); // which was never fetched
+        assertThat(dipper.getByRole(AriaRole.ALERT)).containsText("cannot be reached");
+        dipper.getByLabel("Day", exactly()).fill("2026-09-01");
+        assertThat(dipper.getByText("This is how it stood when it was last fetched."))
+                .isVisible();
+        assertThat(region(dipper, "Not signed yet, from before")).isVisible();
+        dipper.context().setOffline(false);
+        dipper.getByLabel("Day", exactly()).fill("2026-08-01");
+        assertThat(dipper.getByText("1 Aug 2026").first()).isVisible();
         assertThat(dipper.getByRole(AriaRole.ALERT)).hasCount(0);
     }
 

@@ -33,7 +33,8 @@ import org.springframework.stereotype.Service;
 class AgreementService {
     /** The last blind signature of each observer on each tree that the caller may see. */
     private static final String LAST = "with last as materialized (select distinct on (d.tree_id, d.observer_id)"
-            + " d.tree_id, d.observer_id, d.entry_order, d.outcome, d.taxon_id, d.sheet_version_id,"
+            + " d.tree_id, d.observer_id, d.entry_order,"
+            + " d.outcome in ('taxon', 'group') named, d.taxon_id, d.sheet_version_id,"
             + " coalesce(t.group_id, v.group_id) group_id from determination d"
             + " join sheet_version v on v.id = d.sheet_version_id join tree t on t.id = d.tree_id join plot p on p.id = t.plot_id"
             + " where p.survey_id = :survey and d.settles is null and d.signed_blind"
@@ -42,14 +43,13 @@ class AgreementService {
 
     /** What two or more signed for a tree, with what each saw last of each character, and of how many trees just so. */
     private static final String TWICE = LAST
-            + ", tree as (select w.group_id, array_agg(w.observer_id order by w.entry_order) observers,"
-            + " array_agg(w.sheet_version_id order by w.entry_order) versions,"
-            + " array_agg(w.taxon_id order by w.entry_order) taxa,"
-            + " array_agg(c.seen::text collate \"C\" order by w.entry_order) seen from last w"
-            + " left join call c on c.tree_id = w.tree_id and c.observer_id = w.observer_id and c.group_id = w.group_id"
-            + " where w.outcome in ('taxon', 'group') group by w.tree_id, w.group_id having count(*) > 1)"
-            + " select *, count(*) alike from tree group by group_id, observers, versions, taxa, seen"
-            + " order by group_id, observers, versions, taxa, seen";
+            + ", given as (select l.*, c.seen::text seen from last l"
+            + " left join call c on c.tree_id = l.tree_id and c.observer_id = l.observer_id and c.group_id = l.group_id"
+            + " where l.named order by l.tree_id, l.group_id, l.entry_order)," // in which order they are gathered next
+            + " tree as (select array_agg(seen collate \"C\") seen, array_agg(taxon_id) taxa, array_agg(observer_id) observers,"
+            + " array_agg(sheet_version_id) versions, group_id from given group by tree_id, group_id having count(*) > 1)"
+            + " select *, count(*) alike from tree group by seen, taxa, observers, versions, group_id"
+            + " order by seen, taxa, observers, versions, group_id";
 
     private static final int FETCHED_AT_ONCE = 2000; // so that a large survey needs no room
 

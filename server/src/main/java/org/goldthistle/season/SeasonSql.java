@@ -25,10 +25,11 @@ final class SeasonSql {
             + " and later.observer_id = d.observer_id and later.settles is null and later.entry_order > d.entry_order)";
 
     private static final String TWICE = "select tree_id, count(distinct answer) answers%2$s from (select distinct on"
-            + " (d.tree_id, d.observer_id) d.tree_id, d.observer_id, coalesce(d.taxon_id, d.outcome) answer, d.outcome"
+            + " (d.tree_id, d.observer_id) d.tree_id, d.observer_id, coalesce(d.taxon_id, d.outcome) answer,"
+            + " d.outcome in ('taxon', 'group') named"
             + " from determination d join tree t on t.id = d.tree_id join plot p on p.id = t.plot_id"
             + " where p.survey_id in (%1$s) and d.settles is null and d.signed_blind and " + SurveyedTree.SHOWN
-            + " order by d.tree_id, d.observer_id, d.entry_order desc) l where outcome in ('taxon', 'group')"
+            + " order by d.tree_id, d.observer_id, d.entry_order desc) l where named"
             + " group by tree_id having count(*) > 1";
 
     /** Trees that two or more signed without knowing of each other, and how many answers they gave. */
