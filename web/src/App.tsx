@@ -1,125 +1,75 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { lazy, type ReactNode, Suspense } from 'react'
+import { Suspense } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { Away, Problem } from './api/problem'
 import { keepAnswers, persist } from './api/shelf'
 import { SignInPage } from './features/account/SignInPage'
 import { NoSuchPage } from './NoSuchPage'
+import { Fetched } from './ui/Fetched'
+import { later } from './ui/later'
 import { Terms } from './ui/Term'
 
-const SignedIn = lazy(() =>
+const SignedIn = later(() =>
   import('./features/account/SignedIn').then((it) => {
     whenIdle(warmUpBench)
-    return { default: it.SignedIn }
+    return it.SignedIn
   }),
 )
-const Sending = lazy(() => import('./features/bench/Sending').then((it) => ({ default: it.Sending })))
-const TodayPage = lazy(() => import('./features/today/TodayPage').then((it) => ({ default: it.TodayPage })))
-const GroupsPage = lazy(() =>
-  import('./features/group/GroupsPage').then((it) => ({ default: it.GroupsPage })),
-)
-const WelcomePage = lazy(() =>
-  import('./features/account/WelcomePage').then((it) => ({ default: it.WelcomePage })),
-)
+const Sending = later(() => import('./features/bench/Sending').then((it) => it.Sending))
+const TodayPage = later(() => import('./features/today/TodayPage').then((it) => it.TodayPage))
+const GroupsPage = later(() => import('./features/group/GroupsPage').then((it) => it.GroupsPage))
+const WelcomePage = later(() => import('./features/account/WelcomePage').then((it) => it.WelcomePage))
 // the Bench and its drawings are the largest part, and are fetched when a tree is opened, or when nothing else is to do
-const BenchPage = lazy(() => import('./features/bench/BenchPage').then((it) => ({ default: it.BenchPage })))
-const TreeSideBySide = lazy(() =>
-  import('./features/group/SideBySidePages').then((it) => ({ default: it.TreeSideBySide })),
-)
-const GroupSideBySide = lazy(() =>
-  import('./features/group/SideBySidePages').then((it) => ({ default: it.GroupSideBySide })),
+const BenchPage = later(() => import('./features/bench/BenchPage').then((it) => it.BenchPage))
+const TreeSideBySide = later(() => import('./features/group/SideBySidePages').then((it) => it.TreeSideBySide))
+const GroupSideBySide = later(() =>
+  import('./features/group/SideBySidePages').then((it) => it.GroupSideBySide),
 )
 
-const SeasonPage = lazy(() =>
-  import('./features/group/GroupPages').then((it) => ({ default: it.SeasonPage })),
+const SeasonPage = later(() => import('./features/group/GroupPages').then((it) => it.SeasonPage))
+const CharactersPage = later(() => import('./features/group/GroupPages').then((it) => it.CharactersPage))
+const CardPage = later(() => import('./features/group/GroupPages').then((it) => it.CardPage))
+const PracticePage = later(() => import('./features/practice/PracticePage').then((it) => it.PracticePage))
+const TryPage = later(() => import('./features/practice/TryPage').then((it) => it.TryPage))
+const SetPage = later(() => import('./features/practice/SetPage').then((it) => it.SetPage))
+const FieldCasePage = later(() => import('./features/practice/FieldCasePage').then((it) => it.FieldCasePage))
+const InstrumentsPage = later(() =>
+  import('./features/bench/InstrumentsPage').then((it) => it.InstrumentsPage),
 )
-const CharactersPage = lazy(() =>
-  import('./features/group/GroupPages').then((it) => ({ default: it.CharactersPage })),
+const ScaleCardPage = later(() => import('./features/bench/ScaleCardPage').then((it) => it.ScaleCardPage))
+const CautionsPage = later(() => import('./features/group/GroupPages').then((it) => it.CautionsPage))
+const VersionsPage = later(() => import('./features/group/GroupPages').then((it) => it.VersionsPage))
+const ControlPage = later(() => import('./features/control/ControlPage').then((it) => it.ControlPage))
+const ControlPrintPage = later(() =>
+  import('./features/control/ControlPrintPage').then((it) => it.ControlPrintPage),
 )
-const CardPage = lazy(() => import('./features/group/GroupPages').then((it) => ({ default: it.CardPage })))
-const PracticePage = lazy(() =>
-  import('./features/practice/PracticePage').then((it) => ({ default: it.PracticePage })),
+const CardsPage = later(() => import('./features/control/CardsPage').then((it) => it.CardsPage))
+const ControlCardPage = later(() => import('./features/control/CardPage').then((it) => it.CardPage))
+const SurveySeasonPage = later(() => import('./features/season/SeasonPage').then((it) => it.SeasonPage))
+const TreesOfFigurePage = later(() =>
+  import('./features/season/TreesOfFigurePage').then((it) => it.TreesOfFigurePage),
 )
-const TryPage = lazy(() => import('./features/practice/TryPage').then((it) => ({ default: it.TryPage })))
-const SetPage = lazy(() => import('./features/practice/SetPage').then((it) => ({ default: it.SetPage })))
-const FieldCasePage = lazy(() =>
-  import('./features/practice/FieldCasePage').then((it) => ({ default: it.FieldCasePage })),
+const ComparedPage = later(() => import('./features/season/ComparedPage').then((it) => it.ComparedPage))
+const DayEndPage = later(() => import('./features/today/DayEndPage').then((it) => it.DayEndPage))
+const SamplesPage = later(() => import('./features/sample/SamplesPage').then((it) => it.SamplesPage))
+const PlotsPage = later(() => import('./features/plot/PlotsPage').then((it) => it.PlotsPage))
+const FieldSheetPage = later(() => import('./features/plot/PlotPaperPage').then((it) => it.FieldSheetPage))
+const LabelsPage = later(() => import('./features/plot/PlotPaperPage').then((it) => it.LabelsPage))
+const SurveyCardsPage = later(() =>
+  import('./features/group/SurveyCardsPage').then((it) => it.SurveyCardsPage),
 )
-const InstrumentsPage = lazy(() =>
-  import('./features/bench/InstrumentsPage').then((it) => ({ default: it.InstrumentsPage })),
-)
-const ScaleCardPage = lazy(() =>
-  import('./features/bench/ScaleCardPage').then((it) => ({ default: it.ScaleCardPage })),
-)
-const CautionsPage = lazy(() =>
-  import('./features/group/GroupPages').then((it) => ({ default: it.CautionsPage })),
-)
-const VersionsPage = lazy(() =>
-  import('./features/group/GroupPages').then((it) => ({ default: it.VersionsPage })),
-)
-const ControlPage = lazy(() =>
-  import('./features/control/ControlPage').then((it) => ({ default: it.ControlPage })),
-)
-const ControlPrintPage = lazy(() =>
-  import('./features/control/ControlPrintPage').then((it) => ({ default: it.ControlPrintPage })),
-)
-const CardsPage = lazy(() => import('./features/control/CardsPage').then((it) => ({ default: it.CardsPage })))
-const ControlCardPage = lazy(() =>
-  import('./features/control/CardPage').then((it) => ({ default: it.CardPage })),
-)
-const SurveySeasonPage = lazy(() =>
-  import('./features/season/SeasonPage').then((it) => ({ default: it.SeasonPage })),
-)
-const TreesOfFigurePage = lazy(() =>
-  import('./features/season/TreesOfFigurePage').then((it) => ({ default: it.TreesOfFigurePage })),
-)
-const ComparedPage = lazy(() =>
-  import('./features/season/ComparedPage').then((it) => ({ default: it.ComparedPage })),
-)
-const DayEndPage = lazy(() =>
-  import('./features/today/DayEndPage').then((it) => ({ default: it.DayEndPage })),
-)
-const SamplesPage = lazy(() =>
-  import('./features/sample/SamplesPage').then((it) => ({ default: it.SamplesPage })),
-)
-const PlotsPage = lazy(() => import('./features/plot/PlotsPage').then((it) => ({ default: it.PlotsPage })))
-const FieldSheetPage = lazy(() =>
-  import('./features/plot/PlotPaperPage').then((it) => ({ default: it.FieldSheetPage })),
-)
-const LabelsPage = lazy(() =>
-  import('./features/plot/PlotPaperPage').then((it) => ({ default: it.LabelsPage })),
-)
-const SurveyCardsPage = lazy(() =>
-  import('./features/group/SurveyCardsPage').then((it) => ({ default: it.SurveyCardsPage })),
-)
-const PlotPage = lazy(() => import('./features/plot/PlotPage').then((it) => ({ default: it.PlotPage })))
-const SettingsPage = lazy(() =>
-  import('./features/survey/SettingsPage').then((it) => ({ default: it.SettingsPage })),
-)
-const ExchangePage = lazy(() =>
-  import('./features/exchange/ExchangePage').then((it) => ({ default: it.ExchangePage })),
-)
-const PeoplePage = lazy(() =>
-  import('./features/account/PeoplePage').then((it) => ({ default: it.PeoplePage })),
-)
-const GalleryPage = lazy(() =>
-  import('./features/group/GalleryPage').then((it) => ({ default: it.GalleryPage })),
-)
+const PlotPage = later(() => import('./features/plot/PlotPage').then((it) => it.PlotPage))
+const SettingsPage = later(() => import('./features/survey/SettingsPage').then((it) => it.SettingsPage))
+const ExchangePage = later(() => import('./features/exchange/ExchangePage').then((it) => it.ExchangePage))
+const PeoplePage = later(() => import('./features/account/PeoplePage').then((it) => it.PeoplePage))
+const GalleryPage = later(() => import('./features/group/GalleryPage').then((it) => it.GalleryPage))
 
-const EditPage = lazy(() => import('./features/draft/EditPage').then((it) => ({ default: it.EditPage })))
-const ReviewPage = lazy(() =>
-  import('./features/review/ReviewPage').then((it) => ({ default: it.ReviewPage })),
-)
-const LessonsPage = lazy(() =>
-  import('./features/quality/LessonsPage').then((it) => ({ default: it.LessonsPage })),
-)
-const AgreementPage = lazy(() =>
-  import('./features/quality/AgreementPage').then((it) => ({ default: it.AgreementPage })),
-)
-const CaseFilePage = lazy(() =>
-  import('./features/review/CaseFilePage').then((it) => ({ default: it.CaseFilePage })),
-)
-const CasePage = lazy(() => import('./features/review/CasePage').then((it) => ({ default: it.CasePage })))
+const EditPage = later(() => import('./features/draft/EditPage').then((it) => it.EditPage))
+const ReviewPage = later(() => import('./features/review/ReviewPage').then((it) => it.ReviewPage))
+const LessonsPage = later(() => import('./features/quality/LessonsPage').then((it) => it.LessonsPage))
+const AgreementPage = later(() => import('./features/quality/AgreementPage').then((it) => it.AgreementPage))
+const CaseFilePage = later(() => import('./features/review/CaseFilePage').then((it) => it.CaseFilePage))
+const CasePage = later(() => import('./features/review/CasePage').then((it) => it.CasePage))
 
 /** Fetches the Bench and starts its core, so that the first tree opens as quickly as the next. */
 function warmUpBench(): void {
@@ -233,20 +183,5 @@ export function App() {
         </BrowserRouter>
       </Terms>
     </QueryClientProvider>
-  )
-}
-
-/** A page whose code is fetched when it is first opened. */
-function Fetched({ page }: { readonly page: ReactNode }) {
-  return (
-    <Suspense
-      fallback={
-        <p role="status" className="p-4">
-          One moment …
-        </p>
-      }
-    >
-      {page}
-    </Suspense>
   )
 }

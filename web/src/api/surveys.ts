@@ -16,13 +16,15 @@ type Chosen = {
   readonly survey: Survey | undefined
   readonly error: Error | null
   readonly isFetched: boolean
+  /** why they have not come yet, while they are asked for again */
+  readonly failureReason: Error | null
   readonly choose: (id: string) => void
 }
 
 /** The survey that this observer works on, on every page and after a reload. */
 export function useSurvey(enabled = true): Chosen {
-  const { data: surveys = [], error, isFetched } = useQuery({ ...surveysQuery, enabled })
+  const { data: surveys = [], error, isFetched, failureReason } = useQuery({ ...surveysQuery, enabled })
   const [chosen, choose] = useKeptText('survey')
   const survey = surveys.find((one) => one.id === chosen) ?? surveys[0]
-  return { surveys, survey, error, isFetched, choose }
+  return { surveys, survey, error, isFetched, failureReason, choose }
 }

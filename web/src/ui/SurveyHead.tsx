@@ -4,6 +4,7 @@ import { wordsOf } from '../api/problem'
 import type { Survey } from '../api/types'
 import { Choice } from './Choice'
 import { Notice } from './Notice'
+import { OnItsWay } from './OnItsWay'
 import { PageTitle } from './PageTitle'
 
 type Props = {
@@ -12,6 +13,7 @@ type Props = {
     readonly survey: Survey | undefined
     readonly error: Error | null
     readonly isFetched: boolean
+    readonly failureReason: Error | null
     readonly choose: (id: string) => void
   }
   readonly title: string
@@ -23,7 +25,7 @@ export function SurveyHead({ chosen, title, words }: Props) {
   const { surveys, survey, error, isFetched, choose } = chosen
   if (error) return <Notice tone="wrong">{wordsOf(error)}</Notice>
   if (!survey) {
-    return isFetched ? <NoSurvey /> : <p role="status">Fetching the surveys …</p>
+    return isFetched ? <NoSurvey /> : <OnItsWay of={chosen}>Fetching the surveys …</OnItsWay>
   }
   return (
     <>

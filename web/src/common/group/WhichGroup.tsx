@@ -1,9 +1,8 @@
-import { lazy, Suspense } from 'react'
+import { Suspense } from 'react'
+import { later } from '../../ui/later'
 import type { Props } from './WhichGroupSheet'
 
-const WhichGroupSheet = lazy(() =>
-  import('./WhichGroupSheet').then((it) => ({ default: it.WhichGroupSheet })),
-)
+const WhichGroupSheet = later(() => import('./WhichGroupSheet').then((it) => it.WhichGroupSheet))
 
 /** The way from first looks to a group; its drawings are fetched when it is first opened. */
 export function WhichGroup(props: Props) {

@@ -8,6 +8,7 @@ import { signedWords } from '../../common/bench/outcomeWords'
 import { photoAddress } from '../../common/bench/queries'
 import { ResetMark } from '../../common/bench/ResetMark'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { Sheet } from '../../ui/Sheet'
 import { counted, dayAndTime, monthName, percent, points } from '../../ui/words'
 
@@ -77,7 +78,7 @@ function SheetOfCall({ signed, sheet, tree }: CallProps) {
   return own.data ? (
     <Reasons signed={signed} sheet={own.data} tree={tree} />
   ) : (
-    <p role="status">Fetching the sheet it was signed on …</p>
+    <OnItsWay of={own}>Fetching the sheet it was signed on …</OnItsWay>
   )
 }
 

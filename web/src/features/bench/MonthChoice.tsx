@@ -3,6 +3,7 @@ import { wordsOf } from '../../api/problem'
 import { type AsItStands, outlookQuery } from '../../common/bench/asItStands'
 import { timesIn } from '../../common/bench/judgementWords'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { monthAndYear } from '../../ui/words'
 
 type Props = {
@@ -15,7 +16,7 @@ type Props = {
 export function MonthChoice({ tree, month, onChoose }: Props) {
   const outlook = useQuery(outlookQuery(tree))
   if (outlook.isError) return <Notice tone="wrong">{wordsOf(outlook.error)}</Notice>
-  if (!outlook.data) return <p role="status">Playing the coming year through …</p>
+  if (!outlook.data) return <OnItsWay of={outlook}>Playing the coming year through …</OnItsWay>
   const coming = [...outlook.data].sort((a, b) => a.year - b.year || a.month - b.month)
   return (
     <fieldset>

@@ -18,6 +18,7 @@ import { cardsQuery } from '../../common/control/queries'
 import { directionWords, metresWords, verdictWords } from '../../common/control/words'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { PageTitle } from '../../ui/PageTitle'
 import { dayAndTime, monthName } from '../../ui/words'
 import { Confirmed, DoNotCut } from './DoNotCut'
@@ -47,7 +48,7 @@ export function CardPage() {
       </Link>
       <Waiting observer={observer} said={said} />
       {cards.isError && !cards.data && <Notice tone="wrong">{wordsOf(cards.error)}</Notice>}
-      {cards.isPending && <p role="status">Fetching the card …</p>}
+      {cards.isPending && <OnItsWay of={cards}>Fetching the card …</OnItsWay>}
       {cards.data && !card && (
         <DoNotCut
           reasons={['This tree is not on the list, or not any more: its approval lapsed, or it was done.']}

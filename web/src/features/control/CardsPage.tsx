@@ -10,6 +10,7 @@ import { cardsQuery } from '../../common/control/queries'
 import { verdictWords, workWords } from '../../common/control/words'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { PageTitle } from '../../ui/PageTitle'
 import { DoNotCut } from './DoNotCut'
 import { PlotSketch } from './PlotSketch'
@@ -28,7 +29,7 @@ export function CardsPage() {
       <h1 className="text-2xl">Trees that may be cut</h1>
       <Waiting observer={observer} said={said} />
       {cards.isError && !cards.data && <Notice tone="wrong">{wordsOf(cards.error)}</Notice>}
-      {cards.isPending && <p role="status">Fetching the cards …</p>}
+      {cards.isPending && <OnItsWay of={cards}>Fetching the cards …</OnItsWay>}
       {cards.data && <Cards cards={cards.data} at={cards.dataUpdatedAt} />}
     </main>
   )

@@ -12,6 +12,7 @@ import { directionWords, metresWords, verdictWords, workWords } from '../../comm
 import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { counted, dayAndTime, percent } from '../../ui/words'
 import { Near } from './Near'
@@ -33,7 +34,7 @@ export function ControlPage() {
         words="Trees that stand as an invader, and what may be cut."
       />
       {list.isError && <Notice tone="wrong">{wordsOf(list.error)}</Notice>}
-      {survey && list.isPending && <p role="status">Going through the calls …</p>}
+      {survey && list.isPending && <OnItsWay of={list}>Going through the calls …</OnItsWay>}
       {list.data && <Listed list={list.data} />}
     </main>
   )
@@ -293,7 +294,7 @@ function Clear({ tree, list, pending, onApprove }: ClearProps) {
 export function Confirming({ tree }: { readonly tree: ControlTree }) {
   const sheet = useQuery(sheetQuery(tree.sheetVersionId))
   if (sheet.isError) return <Notice tone="wrong">{wordsOf(sheet.error)}</Notice>
-  if (!sheet.data) return <p role="status">Fetching the drawings …</p>
+  if (!sheet.data) return <OnItsWay of={sheet}>Fetching the drawings …</OnItsWay>
   if (tree.confirming.length === 0)
     return <p className="text-quiet">Whoever signed named no features; all that was read is on the Bench.</p>
   return (

@@ -5,6 +5,7 @@ import type { ControlList, ControlTree } from '../../api/types'
 import { controlQuery } from '../../common/control/queries'
 import { directionWords, metresWords } from '../../common/control/words'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { PaperPage } from '../../ui/PaperPage'
 import { counted, dayAndTime } from '../../ui/words'
 import { Near } from './Near'
@@ -21,7 +22,7 @@ export function ControlPrintPage() {
       back={{ to: '/control', words: 'Back to the list' }}
     >
       {list.isError && <Notice tone="wrong">{wordsOf(list.error)}</Notice>}
-      {list.isPending && <p role="status">Laying out the list …</p>}
+      {list.isPending && <OnItsWay of={list}>Laying out the list …</OnItsWay>}
       {list.data && <Pages list={list.data} />}
     </PaperPage>
   )

@@ -8,6 +8,7 @@ import { discard, draftEnded, draftQuery, sendChange } from '../../common/draft/
 import type { SheetFile } from '../../common/draft/sheetFile'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { PageTitle } from '../../ui/PageTitle'
 import { dayAndTime } from '../../ui/words'
 import { CautionsPart } from './CautionsPart'
@@ -49,7 +50,7 @@ export function EditPage() {
           </Link>
         </>
       )}
-      {draft.isPending && <p role="status">Fetching the draft …</p>}
+      {draft.isPending && <OnItsWay of={draft}>Fetching the draft …</OnItsWay>}
       {draft.data && <Editing key={key} fetched={draft.data} part={part} onPart={setPart} />}
     </main>
   )

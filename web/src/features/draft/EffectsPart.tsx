@@ -12,6 +12,7 @@ import { Strangers } from '../../common/group/Strangers'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { counted, percent } from '../../ui/words'
 import { useEditor } from './editor'
 import { type Part, partOf, placeWords } from './parts'
@@ -88,7 +89,7 @@ function InOrder({ draft, onSaved }: Pick<Props, 'draft' | 'onSaved'>) {
 function OfStrangers({ draft }: { readonly draft: Draft }) {
   const season = useQuery(draftSeasonQuery(draft.id, draft.revision, 'mature'))
   if (season.isError) return <Notice tone="wrong">{wordsOf(season.error)}</Notice>
-  if (!season.data) return <p role="status">Playing trees that the sheet does not know …</p>
+  if (!season.data) return <OnItsWay of={season}>Playing trees that the sheet does not know …</OnItsWay>
   const taxa = sheetOf(draft).taxa ?? []
   return <Strangers taxa={taxa} season={season.data.after} before={season.data.before} />
 }

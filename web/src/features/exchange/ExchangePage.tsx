@@ -9,6 +9,7 @@ import type { ImportColumn, ImportFile } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { PageTitle } from '../../ui/PageTitle'
 import { counted } from '../../ui/words'
 import { ArchiveRules } from './ArchiveRules'
@@ -197,7 +198,7 @@ function Import({ surveyId, importId, onForgotten }: ImportProps) {
       </>
     )
   }
-  if (!file.data) return <p role="status">One moment …</p>
+  if (!file.data) return <OnItsWay of={file}>One moment …</OnItsWay>
   const { state, name, problemCount, problems, told, plotsNew, treesNew, oddMedian } = file.data
   const columns = changed ?? file.data.columns
   const busy = isAtWork(file.data)

@@ -6,6 +6,7 @@ import { wordsOf } from '../../api/problem'
 import { sheetQuery } from '../../api/sheets'
 import type { Sheet } from '../../api/types'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { PageTitle } from '../../ui/PageTitle'
 import { amid } from '../../ui/words'
 import { Characters } from './Characters'
@@ -29,7 +30,9 @@ function OnGroup({ show }: { readonly show: (sheet: Sheet) => ReactNode }) {
         {groups.data && !group && (
           <Notice tone="wrong">The library has no such group. Choose one from the list.</Notice>
         )}
-        {!failed && group && !sheet.data && <p role="status">Fetching the sheet …</p>}
+        {!failed && (group || !groups.data) && !sheet.data && (
+          <OnItsWay of={[groups, sheet]}>Fetching the sheet …</OnItsWay>
+        )}
         {sheet.data && show(sheet.data)}
       </div>
     </main>

@@ -13,6 +13,7 @@ import { WhichGroup } from '../../common/group/WhichGroup'
 import { Button } from '../../ui/Button'
 import { Mark } from '../../ui/Mark'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { PageTitle } from '../../ui/PageTitle'
 import { dayAndTime, monthName } from '../../ui/words'
 
@@ -73,7 +74,7 @@ export function GroupsPage() {
           <Found wanted={wanted} groups={groups.data} />
         )}
         {groups.isError && <Notice tone="wrong">{wordsOf(groups.error)}</Notice>}
-        {groups.isPending && <p role="status">Fetching the groups …</p>}
+        {groups.isPending && <OnItsWay of={groups}>Fetching the groups …</OnItsWay>}
         <ul className="grid gap-3 md:grid-cols-2">
           {groups.data?.map((group) => (
             <li key={group.groupId}>
@@ -157,7 +158,7 @@ function howOften(settles: readonly number[]): string {
 function Found({ wanted, groups }: { readonly wanted: string; readonly groups: readonly Group[] }) {
   const found = useQuery(namesQuery(wanted))
   if (found.isError) return <Notice tone="wrong">{wordsOf(found.error)}</Notice>
-  if (!found.data) return <p role="status">Looking …</p>
+  if (!found.data) return <OnItsWay of={found}>Looking …</OnItsWay>
   if (found.data.length === 0) return <p className="mb-3">No sheet names anything like that.</p>
   return (
     <ul aria-label="Found" className="mb-4 divide-y divide-line border-y border-line bg-card">

@@ -8,6 +8,7 @@ import { Strangers } from '../../common/group/Strangers'
 import { Mark } from '../../ui/Mark'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { PageTitle } from '../../ui/PageTitle'
 import { monthName } from '../../ui/words'
 
@@ -48,7 +49,7 @@ export function Season({ sheet }: { readonly sheet: Sheet }) {
         <OneOf label="Wounding checks" options={WOUNDS} value={wounds} onChange={setWounds} />
       </div>
       {season.isError && <Notice tone="wrong">{wordsOf(season.error)}</Notice>}
-      {season.isPending && <p role="status">Playing trees through the year …</p>}
+      {season.isPending && <OnItsWay of={season}>Playing trees through the year …</OnItsWay>}
       {season.data && (
         <>
           <p className="max-w-prose text-quiet">

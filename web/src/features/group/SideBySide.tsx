@@ -13,6 +13,7 @@ import { Mark } from '../../ui/Mark'
 import { MonthPick } from '../../ui/MonthPick'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { PageTitle } from '../../ui/PageTitle'
 import { monthName, monthRuns } from '../../ui/words'
 import { RibbonCell } from './RibbonCell'
@@ -107,7 +108,7 @@ export function SideBySide({ sheet, month: startMonth, stage: startStage, entrie
           )}
         </div>
         {powers.isError && <Notice tone="wrong">{wordsOf(powers.error)}</Notice>}
-        {powers.isPending && <p role="status">Weighing the characters …</p>}
+        {powers.isPending && <OnItsWay of={powers}>Weighing the characters …</OnItsWay>}
         {powers.data && (
           <div className="overflow-x-auto pb-2 print:overflow-visible">
             <table className="side-by-side w-full min-w-2xl table-fixed border-collapse bg-card text-left align-top">

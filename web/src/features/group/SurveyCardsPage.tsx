@@ -11,6 +11,7 @@ import { useBestChecks } from '../../common/group/useBestChecks'
 import { Pick } from '../../ui/Choice'
 import { MonthPick } from '../../ui/MonthPick'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { PaperPage } from '../../ui/PaperPage'
 import { monthName } from '../../ui/words'
 import { CardOnPaper, MOST_CHARACTERS } from './FieldCard'
@@ -52,7 +53,7 @@ export function SurveyCardsPage() {
       }
     >
       {groups.isError && <Notice tone="wrong">{wordsOf(groups.error)}</Notice>}
-      {groups.isPending && <p role="status">Fetching the groups …</p>}
+      {groups.isPending && <OnItsWay of={groups}>Fetching the groups …</OnItsWay>}
       {called.map((group) => (
         <OneCard key={group.versionId} versionId={group.versionId} month={month} stage={stage} />
       ))}
@@ -65,7 +66,7 @@ type Props = { readonly versionId: string; readonly month: number; readonly stag
 function OneCard({ versionId, month, stage }: Props) {
   const sheet = useQuery(sheetQuery(versionId))
   if (sheet.isError) return <Notice tone="wrong">{wordsOf(sheet.error)}</Notice>
-  if (!sheet.data) return <p role="status">Fetching a sheet …</p>
+  if (!sheet.data) return <OnItsWay of={sheet}>Fetching a sheet …</OnItsWay>
   return (
     <section
       aria-label={sheet.data.title}

@@ -3,13 +3,14 @@ import { wordsOf } from '../../api/problem'
 import type { AuditEntry } from '../../api/types'
 import { historyQuery } from '../../common/plot/queries'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { dayAndTime } from '../../ui/words'
 
 /** Who did what to a tree, the latest first, with what it was before and after. */
 export function History({ surveyId, treeId }: { readonly surveyId: string; readonly treeId: string }) {
   const history = useQuery(historyQuery(surveyId, treeId))
   if (history.isError) return <Notice tone="wrong">{wordsOf(history.error)}</Notice>
-  if (!history.data) return <p role="status">One moment …</p>
+  if (!history.data) return <OnItsWay of={history}>One moment …</OnItsWay>
   return (
     <ol className="grid gap-3">
       {history.data.map((entry) => (

@@ -9,6 +9,7 @@ import { useBestChecks } from '../../common/group/useBestChecks'
 import { positionWords } from '../../common/plot/position'
 import { plotQuery, plotTreesQuery, taxaQuery } from '../../common/plot/queries'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { PaperPage } from '../../ui/PaperPage'
 import { monthName } from '../../ui/words'
 import { StemMap } from './StemMap'
@@ -40,7 +41,9 @@ export function FieldSheetPage() {
       small
     >
       {failed && <Notice tone="wrong">{wordsOf(failed)}</Notice>}
-      {!failed && !(plot.data && trees.data) && <p role="status">Laying out the sheet …</p>}
+      {!failed && !(plot.data && trees.data) && (
+        <OnItsWay of={[plot, trees]}>Laying out the sheet …</OnItsWay>
+      )}
       {plot.data && trees.data && <FieldSheet plot={plot.data} trees={trees.data} />}
     </PaperPage>
   )
@@ -170,7 +173,7 @@ export function LabelsPage() {
     >
       <h1 className="sr-only">{code}, tree labels</h1>
       {failed && <Notice tone="wrong">{wordsOf(failed)}</Notice>}
-      {!failed && !trees.data && <p role="status">Laying out the labels …</p>}
+      {!failed && !trees.data && <OnItsWay of={trees}>Laying out the labels …</OnItsWay>}
       <ul className="grid grid-cols-3">
         {trees.data?.map((tree) => (
           <li

@@ -13,6 +13,7 @@ import { Field } from '../../ui/Field'
 import { FirstSteps } from '../../ui/FirstSteps'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { Sheet } from '../../ui/Sheet'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { useAsked } from '../../ui/useAsked'
@@ -64,7 +65,7 @@ function Plots({ survey }: { readonly survey: Survey }) {
   const [sort, setSort] = useState<Sort>('code')
   const [pages, setPages] = useState(1)
   if (plots.isError) return <Notice tone="wrong">{wordsOf(plots.error)}</Notice>
-  if (!plots.data) return <p role="status">Fetching the plots …</p>
+  if (!plots.data) return <OnItsWay of={plots}>Fetching the plots …</OnItsWay>
   const rows = inOrder(
     plots.data.filter((plot) => (shown === 'all' || plot[shown] > 0) && isCalled(plot, found)),
     sort,

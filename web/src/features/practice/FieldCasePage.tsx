@@ -10,6 +10,7 @@ import { wordsOfReading } from '../../common/bench/entries'
 import { photoAddress } from '../../common/bench/queries'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { PageTitle } from '../../ui/PageTitle'
 import { monthName } from '../../ui/words'
 import { CallFields, calledAs, lackingIn } from './CallFields'
@@ -28,7 +29,7 @@ export function FieldCasePage() {
       <PageTitle>Practice: a case from the field</PageTitle>
       <PracticeBar />
       <div className="relative min-h-0 flex-1 overflow-y-auto p-4">
-        {cases.isPending && <p role="status">Fetching the photos …</p>}
+        {cases.isPending && <OnItsWay of={cases}>Fetching the photos …</OnItsWay>}
         {cases.isError && !cases.data && <Notice tone="wrong">{wordsOf(cases.error)}</Notice>}
         {sheet.isError && <Notice tone="wrong">{wordsOf(sheet.error)}</Notice>}
         {cases.data && !one && (

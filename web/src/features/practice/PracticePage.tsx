@@ -10,6 +10,7 @@ import { practiceQuery } from '../../common/practice/queries'
 import { useWaitingPractice } from '../../common/practice/useSending'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { PageTitle } from '../../ui/PageTitle'
 import { counted } from '../../ui/words'
 import { FieldCases } from './FieldCases'
@@ -52,7 +53,7 @@ export function PracticePage() {
           )}
           <Next practice={practice.data} />
           {practice.isError && !practice.data && <Notice tone="wrong">{wordsOf(practice.error)}</Notice>}
-          {practice.isPending && <p role="status">Looking what sits and what slips …</p>}
+          {practice.isPending && <OnItsWay of={practice}>Looking what sits and what slips …</OnItsWay>}
           {practice.data && <Rest practice={practice.data} />}
           {survey && <Sets surveyId={survey.id} />}
           <FieldCases />

@@ -7,6 +7,7 @@ import type { PracticeSet, Sheet } from '../../api/types'
 import { takeUp, useTries } from '../../common/practice/practiceStore'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { PageTitle } from '../../ui/PageTitle'
 import { percent } from '../../ui/words'
 import { PracticeBar } from './PracticeBar'
@@ -27,7 +28,7 @@ export function SetPage() {
           {(set.isError || sheet.isError) && (
             <Notice tone="wrong">{wordsOf(set.error ?? sheet.error)}</Notice>
           )}
-          {!set.data && !set.isError && <p role="status">Fetching the set …</p>}
+          {!set.data && !set.isError && <OnItsWay of={set}>Fetching the set …</OnItsWay>}
           {set.data && sheet.data && <Open surveyId={surveyId} set={set.data} sheet={sheet.data} />}
         </div>
       </div>

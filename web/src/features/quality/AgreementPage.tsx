@@ -6,6 +6,7 @@ import { wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
 import type { Agreement, GroupAgreement } from '../../api/types'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { counted } from '../../ui/words'
 import { QualityTabs } from './QualityTabs'
@@ -36,7 +37,7 @@ export function AgreementPage() {
 function Groups({ surveyId }: { readonly surveyId: string }) {
   const agreement = useQuery(agreementQuery(surveyId))
   if (agreement.isError) return <Notice tone="wrong">{wordsOf(agreement.error)}</Notice>
-  if (!agreement.data) return <p role="status">Comparing the readings …</p>
+  if (!agreement.data) return <OnItsWay of={agreement}>Comparing the readings …</OnItsWay>
   const { trees, groups, control } = agreement.data
   if (trees === 0) {
     return (

@@ -5,6 +5,7 @@ import { useSurvey } from '../../api/surveys'
 import type { GroupLesson, Lessons } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { counted, dayAndTime } from '../../ui/words'
 import { AddVerified } from './AddVerified'
@@ -31,7 +32,7 @@ function Taught({ surveyId }: { readonly surveyId: string }) {
   const lessons = useQuery(lessonsQuery(surveyId))
   const observer = useObserver()
   if (lessons.isError) return <Notice tone="wrong">{wordsOf(lessons.error)}</Notice>
-  if (!lessons.data) return <p role="status">Holding what was believed against what is true …</p>
+  if (!lessons.data) return <OnItsWay of={lessons}>Holding what was believed against what is true …</OnItsWay>
   const { groups, files, needed } = lessons.data
   const edits = observer.role !== 'crew'
   return (

@@ -8,6 +8,7 @@ import { begin, takeProposal } from '../../common/draft/queries'
 import { aspectWords, statedWords } from '../../common/group/changeWords'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { counted } from '../../ui/words'
 import { proposalsQuery } from './queries'
 
@@ -23,7 +24,8 @@ type Props = { readonly surveyId: string; readonly groupId: string; readonly edi
 export function Proposals({ surveyId, groupId, edits }: Props) {
   const proposals = useQuery(proposalsQuery(surveyId, groupId))
   if (proposals.isError) return <Notice tone="wrong">{wordsOf(proposals.error)}</Notice>
-  if (!proposals.data) return <p role="status">Trying other figures on trees that are held back …</p>
+  if (!proposals.data)
+    return <OnItsWay of={proposals}>Trying other figures on trees that are held back …</OnItsWay>
   const it = proposals.data
   if (it.ruling === 'not-enough-trees') {
     return (

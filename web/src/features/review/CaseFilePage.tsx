@@ -16,6 +16,7 @@ import { outcomeOf, reasonOf } from '../../common/review/caseWords'
 import { caseFileQuery, caseQuery, caseTreeQuery } from '../../common/review/queries'
 import { Drawing } from '../../ui/Drawing'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { PaperPage } from '../../ui/PaperPage'
 import { Thistle } from '../../ui/Thistle'
 import { amid, dayAndTime, monthName, percent, points } from '../../ui/words'
@@ -43,7 +44,7 @@ export function CaseFilePage() {
   if (!found.data || !file.data || !sheet.data) {
     return (
       <main className="p-4">
-        <p role="status">Laying out the case file …</p>
+        <OnItsWay of={[found, file, sheet]}>Laying out the case file …</OnItsWay>
       </main>
     )
   }
@@ -119,7 +120,7 @@ function Where({ it }: { readonly it: ReviewCase }) {
   const tree = useQuery(caseTreeQuery(it.surveyId, it.treeId))
   const failed = plot.error ?? tree.error
   if (failed) return <Notice tone="wrong">{wordsOf(failed)}</Notice>
-  if (!plot.data || !tree.data) return <p role="status">One moment …</p>
+  if (!plot.data || !tree.data) return <OnItsWay of={[plot, tree]}>One moment …</OnItsWay>
   const { latitude, longitude } = plot.data
   return (
     <p className="mt-1">

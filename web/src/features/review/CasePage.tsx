@@ -6,6 +6,7 @@ import type { ReviewCase } from '../../api/types'
 import { outcomeOf, reasonOf } from '../../common/review/caseWords'
 import { caseQuery, useNews } from '../../common/review/queries'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { PageTitle } from '../../ui/PageTitle'
 import { BeforeTheSaw } from './BeforeTheSaw'
 import { BlindCase } from './BlindCase'
@@ -26,7 +27,7 @@ export function CasePage() {
   if (!found.data) {
     return (
       <main className="p-4">
-        <p role="status">Fetching the case …</p>
+        <OnItsWay of={found}>Fetching the case …</OnItsWay>
       </main>
     )
   }
@@ -93,6 +94,6 @@ function WithSheet({ it }: { readonly it: ReviewCase }) {
       <CaseTable it={it} sheet={sheet.data} />
     </>
   ) : (
-    <p role="status">Fetching the sheet …</p>
+    <OnItsWay of={sheet}>Fetching the sheet …</OnItsWay>
   )
 }

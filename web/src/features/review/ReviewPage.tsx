@@ -14,6 +14,7 @@ import { Choice } from '../../ui/Choice'
 import { FirstSteps } from '../../ui/FirstSteps'
 import { Notice } from '../../ui/Notice'
 import { OneOf } from '../../ui/OneOf'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { Thistle } from '../../ui/Thistle'
 import { counted } from '../../ui/words'
@@ -126,7 +127,7 @@ function Queue({ survey }: { readonly survey: Survey }) {
         <Choice label="Waiting for" options={AGES} value={days} onChange={narrowed(setDays)} />
       </div>
       {queue.isError && <Notice tone="wrong">{wordsOf(queue.error)}</Notice>}
-      {!queue.data && !queue.isError && <p role="status">Fetching the queue …</p>}
+      {!queue.data && !queue.isError && <OnItsWay of={queue}>Fetching the queue …</OnItsWay>}
       {queue.data && (
         <section aria-label="Cases">
           <p className="mb-2 text-quiet">

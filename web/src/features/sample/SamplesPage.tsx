@@ -6,6 +6,7 @@ import { useSurvey } from '../../api/surveys'
 import type { Parcel, Sample, Samples } from '../../api/types'
 import { samplesQuery } from '../../common/sample/queries'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { counted, dayAndTime } from '../../ui/words'
 import { AtHand } from './AtHand'
@@ -29,7 +30,7 @@ export function SamplesPage() {
         words="What is to be cut for the laboratory, and what came back."
       />
       {all.isError && !all.data && <Notice tone="wrong">{wordsOf(all.error)}</Notice>}
-      {survey && all.isPending && <p role="status">Fetching the samples …</p>}
+      {survey && all.isPending && <OnItsWay of={all}>Fetching the samples …</OnItsWay>}
       {survey && all.data && <Listed surveyId={survey.id} all={all.data} />}
     </main>
   )

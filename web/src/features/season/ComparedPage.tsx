@@ -6,6 +6,7 @@ import { wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
 import type { SeasonsCompared } from '../../api/types'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { usePaper } from '../../ui/usePaper'
 import { NextSeasonForm } from './NextSeasonForm'
@@ -39,7 +40,7 @@ export function ComparedPage() {
           <NextSeasonForm key={survey.id} survey={survey} onBegun={() => chosen.choose(survey.id)} />
         )}
         {compared.isError && <Notice tone="wrong">{wordsOf(compared.error)}</Notice>}
-        {survey && compared.isPending && <p role="status">Counting the seasons …</p>}
+        {survey && compared.isPending && <OnItsWay of={compared}>Counting the seasons …</OnItsWay>}
         {compared.data && <Compared compared={compared.data} />}
       </div>
     </main>

@@ -10,6 +10,7 @@ import { reasonKindWords } from '../../common/bench/judgementWords'
 import { Button } from '../../ui/Button'
 import { FirstSteps } from '../../ui/FirstSteps'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { usePaper } from '../../ui/usePaper'
 import { counted, monthName } from '../../ui/words'
@@ -49,7 +50,7 @@ export function SeasonPage() {
           </div>
         )}
         {season.isError && !season.data && <Notice tone="wrong">{wordsOf(season.error)}</Notice>}
-        {survey && season.isPending && <p role="status">Counting the season …</p>}
+        {survey && season.isPending && <OnItsWay of={season}>Counting the season …</OnItsWay>}
         {survey && season.data?.plots.length === 0 && <FirstSteps survey={survey} />}
         {survey && season.data && season.data.plots.length > 0 && (
           <AtGlance surveyId={survey.id} season={season.data} />

@@ -4,6 +4,7 @@ import { wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
 import type { SeasonFigure, TreeOfFigure } from '../../api/types'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { counted } from '../../ui/words'
 import { treesOfFigureQuery } from './queries'
@@ -34,7 +35,7 @@ type Props = { readonly surveyId: string; readonly figure: SeasonFigure; readonl
 function Trees({ surveyId, figure, of }: Props) {
   const found = useQuery(treesOfFigureQuery(surveyId, figure, of))
   if (found.isError) return <Notice tone="wrong">{wordsOf(found.error)}</Notice>
-  if (!found.data) return <p role="status">Fetching the trees …</p>
+  if (!found.data) return <OnItsWay of={found}>Fetching the trees …</OnItsWay>
   const { trees, inAll } = found.data
   return (
     <>

@@ -12,6 +12,7 @@ import { Button } from '../../ui/Button'
 import { Confirm } from '../../ui/Confirm'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { PageTitle } from '../../ui/PageTitle'
 import { counted } from '../../ui/words'
 import { LocalRecords } from './LocalRecords'
@@ -166,7 +167,7 @@ function Closing({ survey }: { readonly survey: Survey }) {
 function Unfinished({ survey }: { readonly survey: Survey }) {
   const plots = useQuery(plotsQuery(survey.id))
   if (plots.isError) return <Notice tone="wrong">{wordsOf(plots.error)}</Notice>
-  if (!plots.data) return <p role="status">Counting what is open …</p>
+  if (!plots.data) return <OnItsWay of={plots}>Counting what is open …</OnItsWay>
   const open = plots.data.reduce((sum, plot) => sum + plot.open + plot.comeBack, 0)
   return (
     <p>

@@ -10,6 +10,7 @@ import { signedWords } from '../../common/bench/outcomeWords'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { usePaper } from '../../ui/usePaper'
 import { counted, day, time } from '../../ui/words'
@@ -40,7 +41,6 @@ export function DayEndPage() {
     ...dayEndQuery(survey?.id ?? '', isDay ? midnight(on) : '', isDay ? midnight(on, 1) : ''),
     enabled: survey !== undefined && isDay,
   })
-  const failed = end.failureReason // even while it is tried again, which goes on as long as nobody answers
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto p-4 print:overflow-visible print:p-0">
       <div className="mx-auto w-full max-w-3xl">
@@ -55,13 +55,13 @@ export function DayEndPage() {
             Today
           </Link>
         </div>
-        {failed && (
-          <Notice tone={end.data ? 'waiting' : 'wrong'}>
-            {end.data && 'This is how it stood when it was last fetched. '}
-            {wordsOf(failed)}
+        {end.isError && !end.data && <Notice tone="wrong">{wordsOf(end.error)}</Notice>}
+        {end.failureReason && end.data && (
+          <Notice tone="waiting">
+            This is how it stood when it was last fetched. {wordsOf(end.failureReason)}
           </Notice>
         )}
-        {survey && isDay && end.isPending && !failed && <p role="status">Gathering the day …</p>}
+        {survey && isDay && end.isPending && <OnItsWay of={end}>Gathering the day …</OnItsWay>}
         {survey && end.data && <Day surveyId={survey.id} on={on} end={end.data} />}
       </div>
     </main>

@@ -14,6 +14,7 @@ import { needOf } from '../../common/review/caseWords'
 import { queueQuery, useNews } from '../../common/review/queries'
 import { FirstSteps } from '../../ui/FirstSteps'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { Term } from '../../ui/Term'
 import { Thistle } from '../../ui/Thistle'
@@ -51,7 +52,7 @@ function Lists({ surveyId }: { readonly surveyId: string }) {
   const second = useQuery(queueQuery(surveyId, { mine: true }))
   useNews(surveyId)
   if (today.isError) return <Notice tone="wrong">{wordsOf(today.error)}</Notice>
-  if (!today.data) return <p role="status">Looking what there is to do …</p>
+  if (!today.data) return <OnItsWay of={today}>Looking what there is to do …</OnItsWay>
   const { walk, walkInAll, settle, settleInAll } = today.data
   return (
     <>

@@ -68,7 +68,7 @@ class SeasonsTest extends BrowserTest {
 
         dipper.context().setOffline(true);
         dipper.getByLabel("Day", exactly()).fill("2026-08-01"); // which was never fetched
-        assertThat(dipper.getByRole(AriaRole.ALERT)).containsText("cannot be reached");
+        assertThat(dipper.getByText("comes by itself once it answers")).isVisible();
         dipper.getByLabel("Day", exactly()).fill("2026-09-01");
         assertThat(dipper.getByText("This is how it stood when it was last fetched."))
                 .isVisible();
@@ -76,7 +76,26 @@ class SeasonsTest extends BrowserTest {
         dipper.context().setOffline(false);
         dipper.getByLabel("Day", exactly()).fill("2026-08-01");
         assertThat(dipper.getByText("1 Aug 2026").first()).isVisible();
-        assertThat(dipper.getByRole(AriaRole.ALERT)).hasCount(0);
+        assertThat(dipper.getByText("comes by itself once it answers")).hasCount(0);
+    }
+
+    @Test
+    void a_page_that_is_opened_while_nobody_answers_says_so_and_comes_by_itself() {
+        Page lead = signedIn("Treecreeper");
+        lead.navigate("/today");
+        lead.getByLabel("Survey").selectOption("Kettle Moss round 2026"); // whichever others were begun meanwhile
+        lead.getByText("Heron Carr 02").first().waitFor();
+        lead.context().setOffline(true);
+        for (String[] one : new String[][] {{"Season", "Contested, by group"}, {"Quality", "Before the saw"}}) {
+            lead.getByRole(AriaRole.BANNER)
+                    .getByRole(AriaRole.LINK, named(one[0]))
+                    .click();
+            assertThat(lead.getByText("comes by itself once it answers")).isVisible();
+            lead.context().setOffline(false);
+            assertThat(lead.getByText("comes by itself once it answers")).hasCount(0);
+            assertThat(lead.getByText(one[1]).first()).isVisible();
+            lead.context().setOffline(true);
+        }
     }
 
     @Test

@@ -158,4 +158,42 @@ class TroubleTest extends BrowserTest {
                 .as("pixels off the side")
                 .isEqualTo(0);
     }
+
+    @Test
+    void a_page_whose_code_is_gone_from_the_server_is_loaded_anew() {
+        Page lead = signedIn("Treecreeper");
+        lead.navigate("/today");
+        lead.route("**/assets/SamplesPage-*.js", route -> route.fulfill(new Route.FulfillOptions().setStatus(404)));
+        lead.getByText("All samples").click();
+
+        assertThat(lead.getByRole(AriaRole.ALERT)).containsText("another one on the server");
+        assertThat(lead.getByRole(AriaRole.BANNER)).isVisible();
+        lead.unroute("**/assets/SamplesPage-*.js");
+        lead.getByText("Load it anew").click();
+        assertThat(lead.getByRole(AriaRole.HEADING, named("Samples", lead)).first())
+                .isVisible();
+    }
+
+    @Test
+    void a_page_that_breaks_leaves_the_rest_in_place_and_is_opened_again() {
+        Page lead = signedIn("Treecreeper");
+        lead.navigate("/today");
+        lead.route(
+                "**/season",
+                route -> route.fulfill(new Route.FulfillOptions()
+                        .setContentType("application/json")
+                        .setBody("{}")));
+        lead.getByRole(AriaRole.BANNER)
+                .getByRole(AriaRole.LINK, named("Season"))
+                .click();
+
+        assertThat(lead.getByText("This page broke").last()).isVisible();
+        assertAccessible(lead);
+        lead.getByRole(AriaRole.BANNER).getByRole(AriaRole.LINK, named("Plots")).click();
+        assertThat(lead.getByRole(AriaRole.HEADING, named("Plots", lead)).first())
+                .isVisible();
+        lead.unroute("**/season");
+        lead.goBack();
+        assertThat(lead.getByText("Contested, by group")).isVisible();
+    }
 }
