@@ -17,5 +17,9 @@ type Props = {
 export function OnItsWay({ of, children }: Props) {
   const failure = [of].flat().find((one) => one.failureReason)?.failureReason
   if (!failure) return <p role="status">{children}</p>
-  return <Notice tone="waiting">{failure instanceof Away ? SERVER_AWAY : wordsOf(failure)}</Notice>
+  return (
+    <div className="my-2">
+      <Notice tone="waiting">{failure instanceof Away ? SERVER_AWAY : wordsOf(failure)}</Notice>
+    </div>
+  )
 }
