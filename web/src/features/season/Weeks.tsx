@@ -19,7 +19,7 @@ export function Weeks({ weeks }: { readonly weeks: readonly SeasonWeek[] }) {
     <>
       <svg
         viewBox={`0 -16 ${weeks.length * WIDE} ${HIGH + 16}`}
-        className="max-h-52 w-full"
+        className="max-h-52 w-full overflow-visible"
         preserveAspectRatio="xMinYMax meet"
         aria-hidden="true"
       >
