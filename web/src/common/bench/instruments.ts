@@ -7,6 +7,8 @@ type Taker = (millimetres: number) => string | undefined
 
 /** A line that an instrument sent, and what became of it. */
 export type SentLine = {
+  /** one more than that of the line before: two may come in one millisecond */
+  readonly number: number
   readonly at: number
   readonly text: string
   /** in mm; none: it was no value */
@@ -105,7 +107,7 @@ class Instruments {
 
   private async take(text: string): Promise<void> {
     const at = Date.now()
-    let line: SentLine
+    let line: Omit<SentLine, 'number'>
     try {
       const { value, refused } = await figures.ask({ what: 'caliperLine', line: text, at: performance.now() })
       if (value === undefined && refused === undefined)
@@ -125,7 +127,9 @@ class Instruments {
     } catch (broken) {
       line = { at, text, told: broken instanceof Error ? broken.message : String(broken), taken: false }
     }
-    keep(LINES, [line, ...readKept<readonly SentLine[]>(LINES, [])].slice(0, SHOWN))
+    const before = readKept<readonly SentLine[]>(LINES, [])
+    const number = (before[0]?.number ?? 0) + 1
+    keep(LINES, [{ ...line, number }, ...before].slice(0, SHOWN))
   }
 
   private offer(millimetres: number): string | undefined {

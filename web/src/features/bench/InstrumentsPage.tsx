@@ -83,7 +83,7 @@ export function InstrumentsPage() {
           ) : (
             <ol aria-label="Lines" className="mt-1 border-t border-line">
               {lines.map((line) => (
-                <Sent key={`${line.at} ${line.text} ${line.told}`} line={line} />
+                <Sent key={line.number} line={line} />
               ))}
             </ol>
           )}
