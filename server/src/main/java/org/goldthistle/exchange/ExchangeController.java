@@ -150,9 +150,7 @@ class ExchangeController {
     @ForObservers
     ResponseEntity<StreamingResponseBody> exportCsv(
             @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
-        String name = exports.nameFor(surveyId, observer.id());
-        return Attachment.named(name + ".csv", Attachment.CSV)
-                .body(to -> exports.writeCsv(surveyId, observer.id(), to));
+        return file(surveyId, observer, ".csv", Attachment.CSV, to -> exports.writeCsv(surveyId, observer.id(), to));
     }
 
     /** The survey as a map, a point for each plot and each tree. */
@@ -162,12 +160,15 @@ class ExchangeController {
             @PathVariable UUID surveyId,
             @RequestParam(defaultValue = "both") @CodeOf(Layer.class) String layer,
             @AuthenticationPrincipal SignedInObserver observer) {
-        String name = exports.nameFor(surveyId, observer.id());
         Layer shown = Coded.find(Layer.values(), layer)
                 .orElseThrow(() -> RefusedException.of("layer", layer, Coded.codes(Layer.values())));
         String what = shown == Layer.BOTH ? "" : " " + shown.code();
-        return Attachment.named(name + what + ".geojson", Attachment.GEO_JSON)
-                .body(to -> exports.writeGeoJson(surveyId, observer.id(), shown, to));
+        return file(
+                surveyId,
+                observer,
+                what + ".geojson",
+                Attachment.GEO_JSON,
+                to -> exports.writeGeoJson(surveyId, observer.id(), shown, to));
     }
 
     /** What was signed of its trees as a table, a row a signature. */
@@ -175,9 +176,12 @@ class ExchangeController {
     @ForObservers
     ResponseEntity<StreamingResponseBody> exportDeterminations(
             @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
-        String name = exports.nameFor(surveyId, observer.id());
-        return Attachment.named(name + " determinations.csv", Attachment.CSV)
-                .body(to -> exports.writeDeterminations(surveyId, observer.id(), to));
+        return file(
+                surveyId,
+                observer,
+                " determinations.csv",
+                Attachment.CSV,
+                to -> exports.writeDeterminations(surveyId, observer.id(), to));
     }
 
     /** The survey as an archive of the Darwin Core: stems, readings, signatures and photos. */
@@ -185,9 +189,12 @@ class ExchangeController {
     @ForObservers
     ResponseEntity<StreamingResponseBody> exportDarwinCore(
             @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
-        String name = exports.nameFor(surveyId, observer.id());
-        return Attachment.named(name + " Darwin Core.zip", Attachment.ZIP)
-                .body(to -> archives.write(surveyId, observer.id(), to));
+        return file(
+                surveyId,
+                observer,
+                " Darwin Core.zip",
+                Attachment.ZIP,
+                to -> archives.write(surveyId, observer.id(), to));
     }
 
     /** Under what the archive may be used, and what of it is told less exactly than it is known. */
@@ -214,9 +221,19 @@ class ExchangeController {
     @ForObservers
     ResponseEntity<StreamingResponseBody> exportReadings(
             @PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer) {
-        String name = exports.nameFor(surveyId, observer.id());
-        return Attachment.named(name + " readings.csv", Attachment.CSV)
-                .body(to -> exports.writeReadings(surveyId, observer.id(), to));
+        return file(
+                surveyId,
+                observer,
+                " readings.csv",
+                Attachment.CSV,
+                to -> exports.writeReadings(surveyId, observer.id(), to));
+    }
+
+    /** A file of a survey, called after it and the day. */
+    private ResponseEntity<StreamingResponseBody> file(
+            UUID surveyId, SignedInObserver observer, String ending, MediaType type, StreamingResponseBody content) {
+        return Attachment.named(exports.nameFor(surveyId, observer.id()) + ending, type)
+                .body(content);
     }
 
     /** The name of an encoding. */

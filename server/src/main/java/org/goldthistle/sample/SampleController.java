@@ -1,8 +1,5 @@
 package org.goldthistle.sample;
 
-import io.swagger.v3.oas.annotations.media.Content;
-import io.swagger.v3.oas.annotations.media.Schema;
-import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.validation.Valid;
 import java.io.IOException;
 import java.util.List;
@@ -92,12 +89,7 @@ class SampleController {
     /** The labels of the samples that are to be taken or lie at hand, to print on A4 and cut out. */
     @GetMapping(path = "/samples/labels.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     @ForObservers
-    @ApiResponse(
-            responseCode = "200",
-            content =
-                    @Content(
-                            mediaType = MediaType.APPLICATION_PDF_VALUE,
-                            schema = @Schema(type = "string", format = "binary")))
+    @AnswersPdf
     ResponseEntity<byte[]> printLabels(@PathVariable UUID surveyId, @AuthenticationPrincipal SignedInObserver observer)
             throws IOException {
         List<SampleDto> atHand = samples.of(surveyId, observer.id()).stream()
@@ -120,12 +112,7 @@ class SampleController {
     /** What lies in a parcel, to print and to go with it. */
     @GetMapping(path = "/parcels/{parcelId}/list.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     @ForObservers
-    @ApiResponse(
-            responseCode = "200",
-            content =
-                    @Content(
-                            mediaType = MediaType.APPLICATION_PDF_VALUE,
-                            schema = @Schema(type = "string", format = "binary")))
+    @AnswersPdf
     ResponseEntity<byte[]> printParcel(
             @PathVariable UUID surveyId,
             @PathVariable UUID parcelId,

@@ -34,11 +34,9 @@ class Mistaken {
         this.jdbc = jdbc;
     }
 
-    private record Pair(String groupId, String first, String second) {}
-
     /** The pairs of a survey and of the other seasons of its district, those most often met in all seasons first. */
     List<SurveySeasonDto.MistakenPair> of(UUID surveyId, UUID observerId) {
-        Map<Pair, List<SurveySeasonDto.MistakenInSeason>> found = new LinkedHashMap<>();
+        Map<TaxonPair, List<SurveySeasonDto.MistakenInSeason>> found = new LinkedHashMap<>();
         jdbc.sql("select m.group_id, m.one_id, m.other_id, s.season, s.id = :survey own, count(*) trees,"
                         + " sum(count(*)) over (partition by m.group_id, m.one_id, m.other_id) in_all from ("
                         + LAST.formatted(District.SURVEYS) + ") m join survey s on s.id = m.survey_id"
@@ -46,12 +44,7 @@ class Mistaken {
                 .param("survey", surveyId)
                 .param("observer", observerId)
                 .query(row -> {
-                    found.computeIfAbsent(
-                                    new Pair(
-                                            row.getString("group_id"),
-                                            row.getString("one_id"),
-                                            row.getString("other_id")),
-                                    pair -> new ArrayList<>())
+                    found.computeIfAbsent(TaxonPair.of(row), pair -> new ArrayList<>())
                             .add(new SurveySeasonDto.MistakenInSeason(
                                     row.getInt("season"), row.getBoolean("own"), row.getInt("trees")));
                 });

@@ -150,10 +150,8 @@ class SeasonsCompared {
                 .toList();
     }
 
-    private record Pair(String groupId, String first, String second) {}
-
     private List<SeasonsDto.PairInSeasons> pairs(UUID surveyId, UUID observerId) {
-        Map<Pair, List<SeasonsDto.TwiceInSeason>> found = new LinkedHashMap<>();
+        Map<TaxonPair, List<SeasonsDto.TwiceInSeason>> found = new LinkedHashMap<>();
         asked(
                         "with trees as materialized (" + TREES
                                 + "), pair as (select group_id, one_id, other_id, count(*) times"
@@ -166,12 +164,7 @@ class SeasonsCompared {
                         surveyId,
                         observerId)
                 .query(row -> {
-                    found.computeIfAbsent(
-                                    new Pair(
-                                            row.getString("group_id"),
-                                            row.getString("one_id"),
-                                            row.getString("other_id")),
-                                    pair -> new ArrayList<>())
+                    found.computeIfAbsent(TaxonPair.of(row), pair -> new ArrayList<>())
                             .add(new SeasonsDto.TwiceInSeason(
                                     row.getObject("survey_id", UUID.class), row.getInt("twice"), row.getInt("agreed")));
                 });
