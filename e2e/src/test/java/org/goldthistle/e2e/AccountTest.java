@@ -87,7 +87,8 @@ class AccountTest extends BrowserTest {
 
         siskin.context().setOffline(true);
         row.getByText("Take back").click();
-        assertThat(siskin.getByText("The server cannot be reached")).isVisible();
+        assertThat(siskin.getByRole(AriaRole.ALERT).getByText("The server cannot be reached"))
+                .isVisible(); // beside the page behind it, which may say so of what it still waits for
         assertThat(row).isVisible();
         siskin.context().setOffline(false);
         row.getByText("Take back").click();
