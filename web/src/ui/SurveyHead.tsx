@@ -1,11 +1,13 @@
 import { Link } from 'react-router'
 import { useObserver } from '../api/observer'
 import { wordsOf } from '../api/problem'
+import { useSurveyInAddress } from '../api/surveys'
 import type { Survey } from '../api/types'
-import { Choice } from './Choice'
+import { Button } from './Button'
 import { Notice } from './Notice'
 import { OnItsWay } from './OnItsWay'
 import { PageTitle } from './PageTitle'
+import { SurveyChoice } from './SurveyChoice'
 
 type Props = {
   readonly chosen: {
@@ -20,12 +22,14 @@ type Props = {
   readonly words?: string
 }
 
-/** Which survey the page is about; another can be chosen. */
+/** Which survey the page is about, as its address says; another can be chosen. */
 export function SurveyHead({ chosen, title, words }: Props) {
   const { surveys, survey, error, isFetched, choose } = chosen
+  useSurveyInAddress(survey)
   if (error) return <Notice tone="wrong">{wordsOf(error)}</Notice>
   if (!survey) {
-    return isFetched ? <NoSurvey /> : <OnItsWay of={chosen}>Fetching the surveys …</OnItsWay>
+    if (!isFetched) return <OnItsWay of={chosen}>Fetching the surveys …</OnItsWay>
+    return surveys.length > 0 ? <NotYours surveys={surveys} onChoose={choose} /> : <NoSurvey />
   }
   return (
     <>
@@ -37,24 +41,37 @@ export function SurveyHead({ chosen, title, words }: Props) {
             {survey.name}, season {survey.season}. {words}
           </p>
         </div>
-        {surveys.length > 1 && (
-          <div className="print:hidden">
-            <Choice
-              label="Survey"
-              options={surveys.map((one) => ({
-                value: one.id,
-                text: `${one.name.split(',')[0]} ${one.season}${one.closedAt ? ', closed' : ''}`,
-              }))}
-              value={survey.id}
-              onChange={choose}
-            />
-          </div>
-        )}
+        <SurveyChoice surveys={surveys} survey={survey} onChoose={choose} />
       </div>
       {survey.closedAt && (
         <Notice tone="waiting">This survey is closed: everything can be read, nothing changed.</Notice>
       )}
     </>
+  )
+}
+
+type NotYoursProps = { readonly surveys: readonly Survey[]; readonly onChoose: (id: string) => void }
+
+/** Where a link leads to a survey that the observer does not belong to. */
+function NotYours({ surveys, onChoose }: NotYoursProps) {
+  return (
+    <section className="my-2 grid max-w-prose gap-3">
+      <PageTitle>Not your survey</PageTitle>
+      <h1 className="text-2xl">Not your survey</h1>
+      <Notice tone="wrong">
+        You do not belong to the survey that this address names, or there is none. Its lead can add you to it.
+      </Notice>
+      <p>The same page of a survey of yours:</p>
+      <ul className="grid gap-2">
+        {surveys.map((one) => (
+          <li key={one.id}>
+            <Button onClick={() => onChoose(one.id)}>
+              {one.name}, {one.season}
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }
 

@@ -10,7 +10,7 @@ export function useAsked(name: string) {
   useEffect(() => {
     if (!asked) return
     setOpen(true)
-    navigate(location.pathname, { replace: true })
-  }, [asked, location.pathname, navigate])
+    navigate({ search: location.search }, { replace: true })
+  }, [asked, location.search, navigate])
   return [open, setOpen] as const
 }

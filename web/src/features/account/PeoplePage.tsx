@@ -24,7 +24,6 @@ const ROLE_CHOICES = ROLES.map(choiceOf)
 
 /** Who may sign in, and who is invited; for leads. */
 export function PeoplePage() {
-  const { survey } = useSurvey()
   const observer = useObserver()
   const people = useQuery({ ...peopleQuery, enabled: observer.role === 'lead' })
   const [inviting, setInviting] = useAsked('inviting')
@@ -44,7 +43,7 @@ export function PeoplePage() {
         {observer.role !== 'lead' && <Notice tone="plain">Only a lead lets people in. Ask yours.</Notice>}
         {people.isError && <Notice tone="wrong">{wordsOf(people.error)}</Notice>}
         {people.data && <Lists people={people.data} onLink={setLink} />}
-        {people.data && survey && <SignOffRules surveyId={survey.id} />}
+        {people.data && <SignOffRules />}
         {people.data && <IdleLimit minutes={people.data.idleMinutes} />}
       </div>
       <Sheet title="Invite somebody" open={inviting} onOpenChange={setInviting}>

@@ -5,7 +5,7 @@ import { Link, matchPath, Navigate, Outlet, useLocation, useMatch, useNavigate }
 import { api, requireDone, SIGNED_OUT } from '../../api/client'
 import { ObserverContext } from '../../api/observer'
 import { wordsOf } from '../../api/problem'
-import { useSurvey } from '../../api/surveys'
+import { useSurvey, useTakenInHand } from '../../api/surveys'
 import type { Observer } from '../../api/types'
 import { HandingInPill } from '../../common/along/HandingIn'
 import { InstrumentPill } from '../../common/bench/InstrumentPill'
@@ -90,6 +90,7 @@ function Bar({ observer, folded, onGo, onHelp, onYou }: BarProps) {
   const navigate = useNavigate()
   const waiting = useWaiting()
   const { survey } = useSurvey()
+  useTakenInHand(survey)
   const pages = PAGES.filter(
     (one) => (!one.leadsOnly || observer.role === 'lead') && (!one.controlOnly || survey?.controlUsed),
   )
@@ -198,7 +199,8 @@ export function SignedIn({ children }: { readonly children: ReactNode }) {
   }
   if (session.isError && session.data === undefined)
     return <Notice tone="wrong">{wordsOf(session.error)}</Notice>
-  if (session.data === null) return <Navigate to="/sign-in" state={location.pathname} replace />
+  if (session.data === null)
+    return <Navigate to="/sign-in" state={location.pathname + location.search} replace />
   if (session.data.role === 'contractor') {
     return (
       <ObserverContext value={session.data}>

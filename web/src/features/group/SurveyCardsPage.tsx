@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useParams } from 'react-router'
 import { choiceOf, type LifeStage, STAGES } from '../../api/codes'
-import { groupsQuery } from '../../api/groups'
+import { groupsOf, groupsQuery } from '../../api/groups'
 import { wordsOf } from '../../api/problem'
 import { sheetQuery } from '../../api/sheets'
 import { useSurvey } from '../../api/surveys'
@@ -25,9 +25,7 @@ export function SurveyCardsPage() {
   const groups = useQuery(groupsQuery)
   const [month, setMonth] = useState(new Date().getMonth() + 1)
   const [stage, setStage] = useState<LifeStage>('mature')
-  const called = (groups.data ?? []).filter(
-    (one) => survey && (survey.groups.length === 0 || survey.groups.includes(one.groupId)),
-  )
+  const called = survey ? groupsOf(survey, groups.data ?? []) : []
   return (
     <PaperPage
       title="Field cards"

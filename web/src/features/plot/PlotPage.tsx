@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
-import { groupsQuery } from '../../api/groups'
+import { groupsOf, groupsQuery } from '../../api/groups'
 import { useObserver } from '../../api/observer'
 import { Problem, wordsOf } from '../../api/problem'
 import { useSurvey } from '../../api/surveys'
@@ -61,9 +61,7 @@ function OpenPlot({ surveyId, plot, trees }: OpenProps) {
   const survey = useSurvey().surveys.find((one) => one.id === surveyId)
   const taxa = useQuery(taxaQuery).data ?? []
   const library = useQuery(groupsQuery).data ?? []
-  const groups = library.filter(
-    (one) => !survey || survey.groups.length === 0 || survey.groups.includes(one.groupId),
-  )
+  const groups = survey ? groupsOf(survey, library) : library
   const [search, setSearch] = useSearchParams()
   const [shown, setShown] = useState<Shown>('all')
   const [pressure, setPressure] = useState(false)

@@ -30,7 +30,7 @@ const WHY = {
 export function PracticePage() {
   const observer = useObserver().callSign
   const practice = useQuery(practiceQuery)
-  const { survey } = useSurvey()
+  const { surveys, survey, choose } = useSurvey()
   const { open, refused } = useWaitingPractice(observer)
   return (
     <main className="flex min-h-0 flex-1 flex-col">
@@ -55,7 +55,7 @@ export function PracticePage() {
           {practice.isError && !practice.data && <Notice tone="wrong">{wordsOf(practice.error)}</Notice>}
           {practice.isPending && <OnItsWay of={practice}>Looking what sits and what slips …</OnItsWay>}
           {practice.data && <Rest practice={practice.data} />}
-          {survey && <Sets surveyId={survey.id} />}
+          {survey && <Sets surveys={surveys} survey={survey} choose={choose} />}
           <FieldCases />
         </div>
       </div>

@@ -1,29 +1,47 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { groupsQuery } from '../../api/groups'
+import { groupsOf, groupsQuery } from '../../api/groups'
 import { useObserver } from '../../api/observer'
 import { wordsOf } from '../../api/problem'
+import type { Survey } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Notice } from '../../ui/Notice'
+import { SurveyChoice } from '../../ui/SurveyChoice'
 import { dayAndTime } from '../../ui/words'
 import { openSet, setsQuery } from './queries'
 
+type Props = {
+  readonly surveys: readonly Survey[]
+  readonly survey: Survey
+  readonly choose: (id: string) => void
+}
+
 /** Sets of ten trees that a crew calls together, and for leads a new one. */
-export function Sets({ surveyId }: { readonly surveyId: string }) {
+export function Sets({ surveys, survey, choose }: Props) {
   const observer = useObserver()
+  const surveyId = survey.id
   const sets = useQuery(setsQuery(surveyId))
   const isLead = observer.role === 'lead'
   if (!isLead && !sets.data?.length) return null
   return (
     <section>
-      <h2 className="text-lg">Calling together</h2>
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <div>
+          <h2 className="text-lg">Calling together</h2>
+          <p className="text-quiet">
+            {survey.name}, season {survey.season}
+            {survey.closedAt && ', closed'}
+          </p>
+        </div>
+        <SurveyChoice surveys={surveys} survey={survey} onChoose={choose} />
+      </div>
       <p className="max-w-prose">
         Ten trees, the same for everybody; what came of them is told by character once the lead closes the
         set.
       </p>
-      {isLead && <OpenOne surveyId={surveyId} />}
+      {isLead && !survey.closedAt && <OpenOne key={surveyId} survey={survey} />}
       <ul>
         {sets.data?.map((set) => (
           <li key={set.id} className="flex flex-wrap items-center gap-x-4 border-b border-line">
@@ -44,13 +62,15 @@ export function Sets({ surveyId }: { readonly surveyId: string }) {
   )
 }
 
-function OpenOne({ surveyId }: { readonly surveyId: string }) {
+function OpenOne({ survey }: { readonly survey: Survey }) {
+  const surveyId = survey.id
   const queries = useQueryClient()
   const groups = useQuery(groupsQuery)
   const [group, setGroup] = useState('')
   // of its own for each press that opens one, so that one that is sent twice is opened once
   const [id, setId] = useState(() => crypto.randomUUID())
-  const chosen = group || groups.data?.[0]?.groupId || ''
+  const options = groupsOf(survey, groups.data ?? [])
+  const chosen = group || options[0]?.groupId || ''
   const opening = useMutation({
     mutationFn: () => openSet(surveyId, id, chosen),
     onSuccess: async () => {
@@ -62,7 +82,7 @@ function OpenOne({ surveyId }: { readonly surveyId: string }) {
     <div className="my-2 flex flex-wrap items-end gap-3">
       <Choice
         label="Group"
-        options={(groups.data ?? []).map((one) => ({ value: one.groupId, text: one.title }))}
+        options={options.map((one) => ({ value: one.groupId, text: one.title }))}
         value={chosen}
         onChange={setGroup}
       />
