@@ -14,6 +14,7 @@ import { Sheet } from '../../ui/Sheet'
 import { measured, withError } from '../../ui/words'
 import { annotated } from './annotated'
 import { PhotoStage } from './PhotoStage'
+import { begun, type PhotoInHand, partAsked, photoInHand, takeInHand, withLeaves } from './photoInHand'
 import {
   asking,
   CHECKED_BY,
@@ -41,6 +42,8 @@ type Picture = {
   readonly address: string
   readonly width: number
   readonly height: number
+  /** what was measured on it before, for other characters of this tree */
+  readonly before: PhotoInHand | undefined
 }
 
 /** Measures on a photo: it is taken or chosen, tapped, and kept with what was measured drawn on it. */
@@ -48,18 +51,21 @@ export function PhotoMeasure({ bench, sheet, character, onAdd }: Props) {
   const [picture, setPicture] = useState<Picture>()
   const [why, setWhy] = useState<string>()
   const field = useRef<HTMLInputElement>(null)
-  const choose = async (file: File | undefined) => {
-    if (field.current) field.current.value = '' // so that the same file can be chosen again
-    if (!file) return
+  const before = photoInHand(bench.tree.id)
+  const open = async (file: File, before?: PhotoInHand) => {
     const address = URL.createObjectURL(file)
     try {
       const { width, height } = await createImageBitmap(file)
-      setPicture({ file, address, width, height })
+      setPicture({ file, address, width, height, before })
       setWhy(undefined)
     } catch {
       URL.revokeObjectURL(address)
       setWhy(`“${file.name}” is no picture that can be shown here. Choose a JPEG, PNG or WebP.`)
     }
+  }
+  const choose = async (file: File | undefined) => {
+    if (field.current) field.current.value = '' // so that the same file can be chosen again
+    if (file) await open(file)
   }
   const close = () => {
     if (picture) URL.revokeObjectURL(picture.address)
@@ -80,6 +86,12 @@ export function PhotoMeasure({ bench, sheet, character, onAdd }: Props) {
         <RulerSign aria-hidden className="mr-2 inline size-4" />
         On a photo
       </Button>
+      {before && (
+        <Button onClick={() => void open(before.file, before)}>
+          <RulerSign aria-hidden className="mr-2 inline size-4" />
+          On the same photo
+        </Button>
+      )}
       {why && <Notice tone="wrong">{why}</Notice>}
       <Sheet
         title={`On a photo: ${character.name}`}
@@ -106,13 +118,17 @@ type MeasuringProps = Props & { readonly picture: Picture; readonly onDone: () =
 
 function Measuring({ picture, bench, sheet, character, onAdd, onDone }: MeasuringProps) {
   const enter = useEnter(bench.tree)
-  const [kind, setKind] = useState<ScaleKind>(character.needsScale ? 'card' : 'none')
-  const [scale, setScale] = useState<readonly Tap[]>([])
-  const [millimetres, setMillimetres] = useState('')
-  const [check, setCheck] = useState<readonly Tap[]>()
-  const [across, setAcross] = useState('')
-  const [taps, setTaps] = useState<readonly (readonly Tap[])[]>(character.tapped.map(() => []))
-  const [part, setPart] = useState(0)
+  const { scaled } = picture.before ?? {}
+  const known = scaled && !(character.needsScale && scaled.kind === 'none') ? scaled : undefined
+  const [kind, setKind] = useState<ScaleKind>(known?.kind ?? (character.needsScale ? 'card' : 'none'))
+  const [scale, setScale] = useState<readonly Tap[]>(known?.scale ?? [])
+  const [millimetres, setMillimetres] = useState(known?.millimetres ?? '')
+  const [check, setCheck] = useState(known?.check)
+  const [across, setAcross] = useState(known?.across ?? '')
+  const [found] = useState(() => begun(character, picture.before))
+  const leaf = (i: number) => found.open[i]?.taps ?? character.tapped.map(() => [])
+  const [taps, setTaps] = useState<readonly (readonly Tap[])[]>(() => leaf(0))
+  const [part, setPart] = useState(() => partAsked(character, leaf(0)))
   const [leaves, setLeaves] = useState<readonly Leaf[]>([])
   const [zoom, setZoom] = useState(1)
   const [unkept, setUnkept] = useState(false)
@@ -137,6 +153,7 @@ function Measuring({ picture, bench, sheet, character, onAdd, onDone }: Measurin
     hasScale,
   )
   const asked = character.tapped[part]
+  const done = [...found.done, ...leaves.map((one) => one.taps)]
   const onZoom = useCallback((next: number) => {
     if (next > 0) setZoom(next)
   }, [])
@@ -178,9 +195,10 @@ function Measuring({ picture, bench, sheet, character, onAdd, onDone }: Measurin
   }
   const take = () => {
     if (taken?.value === undefined) return
+    const next = leaf(leaves.length + 1)
     setLeaves([...leaves, { taps, taken }])
-    setTaps(character.tapped.map(() => []))
-    setPart(0)
+    setTaps(next)
+    setPart(partAsked(character, next))
   }
   const finish = async () => {
     const all = taken?.value === undefined ? leaves : [...leaves, { taps, taken }]
@@ -190,15 +208,21 @@ function Measuring({ picture, bench, sheet, character, onAdd, onDone }: Measurin
       taps: one.taps,
       words: withError(one.taken.value ?? 0, one.taken.error, character.unit),
     }))
-    const photo = await annotated(picture, scale, shown)
+    const drawn = await annotated(picture, scale, shown)
     const id = crypto.randomUUID()
     try {
-      await keepFile(id, photo)
+      await keepFile(id, drawn)
     } catch {
       setUnkept(true)
       return
     }
-    enter({ kind: 'photo', character: character.id, name: picture.file.name, sizeBytes: photo.size }, id)
+    enter({ kind: 'photo', character: character.id, name: picture.file.name, sizeBytes: drawn.size }, id)
+    const photo = {
+      file: picture.file,
+      scaled: { kind, scale, millimetres, check, across },
+      passes: picture.before?.passes ?? [],
+    }
+    takeInHand(bench.tree.id, withLeaves(photo, character, found, all))
     onAdd(
       values,
       all.map((one) => ({ error: one.taken.error ?? null })),
@@ -270,8 +294,8 @@ function Measuring({ picture, bench, sheet, character, onAdd, onDone }: Measurin
           address={picture.address}
           width={picture.width}
           height={picture.height}
-          points={pointsOf(character, scale, check ?? [], taps, leaves)}
-          lines={linesOf(kind, scale, check ?? [], taps, leaves, taken)}
+          points={pointsOf(character, scale, check ?? [], taps, done)}
+          lines={linesOf(kind, scale, check ?? [], taps, done, taken)}
           onTap={tap}
           onMove={move}
           onZoom={onZoom}

@@ -50,13 +50,11 @@ export function pointsOf(
   scale: readonly Tap[],
   check: readonly Tap[],
   taps: readonly (readonly Tap[])[],
-  leaves: readonly Leaf[],
+  done: readonly Leaf['taps'][],
 ): readonly Marked[] {
   return [
-    ...leaves.flatMap((leaf, n) =>
-      leaf.taps
-        .flat()
-        .map((at, i) => ({ id: `done ${n} ${i}`, at, words: 'measured', kind: 'done' as const })),
+    ...done.flatMap((leaf, n) =>
+      leaf.flat().map((at, i) => ({ id: `done ${n} ${i}`, at, words: 'measured', kind: 'done' as const })),
     ),
     ...scale.map((at, i) => ({
       id: `scale ${i}`,
@@ -87,11 +85,11 @@ export function linesOf(
   scale: readonly Tap[],
   check: readonly Tap[],
   taps: readonly (readonly Tap[])[],
-  leaves: readonly Leaf[],
+  done: readonly Leaf['taps'][],
   taken: PhotoTaken | undefined,
 ): readonly Line[] {
   return [
-    ...leaves.flatMap((leaf) => leaf.taps.map((through) => ({ through, kind: 'done' as const }))),
+    ...done.flatMap((leaf) => leaf.map((through) => ({ through, kind: 'done' as const }))),
     ...(kind === 'ruler' ? [{ through: scale, kind: 'scale' as const }] : []),
     { through: check, kind: 'scale' as const },
     ...(taken?.guide ? [{ through: taken.guide, kind: 'guide' as const }] : []),

@@ -51,6 +51,39 @@ class PhotoMeasuringTest extends BrowserTest {
     }
 
     @Test
+    void the_next_character_is_measured_on_the_same_photo_without_its_card_being_tapped_again() {
+        Page siskin = signedIn("Siskin");
+        BenchOnScreen bench = BenchOnScreen.open(siskin, BIRCH).month("July").takeUp(DFT);
+        SlantedPhoto photo = new SlantedPhoto(30);
+        assertThat(siskin.getByText("On the same photo")).hasCount(0);
+        Locator dialog = laidOn(siskin, photo);
+        for (double[] cross : SlantedPhoto.CROSSES) {
+            tap(siskin, photo.sees(cross));
+        }
+        tap(siskin, photo.sees(new double[] {20, 30}));
+        tap(siskin, photo.sees(new double[] {20 + LONG, 30}));
+        dialog.getByText("Keep 1").click();
+
+        bench.takeUp("LTW, leaf tip width");
+        siskin.getByText("On the same photo").click();
+        assertThat(dialog).containsText("Tap: ");
+        tap(siskin, photo.sees(new double[] {20, 30}));
+        tap(siskin, photo.sees(new double[] {20 + LONG, 30}));
+        tap(siskin, photo.sees(new double[] {20 + LONG / 4, 24}));
+        tap(siskin, photo.sees(new double[] {20 + LONG / 4, 36}));
+        assertThat(dialog.getByRole(AriaRole.STATUS)).containsText(Pattern.compile("1[12]([.]\\d)? ± 0[.]\\d+ mm"));
+        dialog.getByText("Keep 1").click();
+        assertThat(values(siskin).getByRole(AriaRole.LISTITEM)).hasCount(1);
+        assertThat(siskin.getByAltText("No. 1 of this check")).isVisible();
+
+        siskin.getByText("On the same photo").click(); // for one leaf more: the first is shown, and asked for no more
+        assertThat(dialog.getByText("Close", new Locator.GetByTextOptions().setExact(true))
+                        .last())
+                .isVisible();
+        assertAccessible(siskin);
+    }
+
+    @Test
     void a_photo_without_its_card_and_what_is_no_photo_are_told() {
         Page wren = signedIn("Wren");
         BenchOnScreen.open(wren, BIRCH).month("July").takeUp(DFT);
