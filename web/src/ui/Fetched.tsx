@@ -4,9 +4,7 @@ import { ErrorBoundary, type FallbackProps } from 'react-error-boundary'
 import { Link, useLocation } from 'react-router'
 import { wordsOf } from '../api/problem'
 import { Button } from './Button'
-import { useTrouble } from './later'
-import { Notice } from './Notice'
-import { SERVER_AWAY } from './OnItsWay'
+import { Coming } from './Coming'
 import { PageTitle } from './PageTitle'
 
 const numbers = new WeakMap<object, number>()
@@ -27,29 +25,17 @@ export function Fetched({ page }: { readonly page: ReactElement }) {
   const forget = () => queries.removeQueries({ type: 'inactive' }) // it may have broken on what was fetched
   return (
     <ErrorBoundary FallbackComponent={Broken} resetKeys={[pathname]} onReset={forget}>
-      <Suspense key={placeOf(page)} fallback={<ComingPage />}>
+      <Suspense
+        key={placeOf(page)}
+        fallback={
+          <div className="p-4">
+            <Coming />
+          </div>
+        }
+      >
         {page}
       </Suspense>
     </ErrorBoundary>
-  )
-}
-
-function ComingPage() {
-  const trouble = useTrouble()
-  return (
-    <div className="p-4">
-      {trouble === undefined && <p role="status">One moment …</p>}
-      {trouble === 'away' && <Notice tone="waiting">{SERVER_AWAY}</Notice>}
-      {trouble === 'gone' && (
-        <Notice tone="wrong">
-          <p>
-            This page is another one on the server since the application was opened here. What was typed is
-            kept.
-          </p>
-          <Button onClick={() => window.location.reload()}>Load it anew</Button>
-        </Notice>
-      )}
-    </div>
   )
 }
 

@@ -3,12 +3,13 @@ import { X } from 'lucide-react'
 import { useState } from 'react'
 import { api, dataOf } from '../../api/client'
 import { wordsOf } from '../../api/problem'
-import type { Group } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
 import { Notice } from '../../ui/Notice'
+import { OnItsWay } from '../../ui/OnItsWay'
 import { Sheet } from '../../ui/Sheet'
 import { answerDrawn, answerWords, traitWords } from './firstLooks'
+import { type Props, WHICH_GROUP } from './whichGroup'
 
 const whichQuery = (looks: readonly string[]) =>
   queryOptions({
@@ -17,14 +18,6 @@ const whichQuery = (looks: readonly string[]) =>
       dataOf(await api.GET('/api/sheets/which', { params: { query: { look: [...looks] } }, signal })),
     staleTime: Number.POSITIVE_INFINITY,
   })
-
-export type Props = {
-  readonly groups: readonly Group[]
-  /** What choosing a group does, in words. */
-  readonly choose: string
-  readonly onChoose: (group: Group) => void
-  readonly onClose: () => void
-}
 
 /** From a handful of first looks to the groups that a tree may belong to. */
 export function WhichGroupSheet({ groups, choose, onChoose, onClose }: Props) {
@@ -39,8 +32,9 @@ export function WhichGroupSheet({ groups, choose, onChoose, onClose }: Props) {
     open?.find((one) => one.trait === which.data?.next) ?? (which.data?.next ? open?.[0] : undefined)
   const remaining = groups.filter((one) => which.data?.remaining.includes(one.groupId))
   return (
-    <Sheet title="Which group?" open onOpenChange={(stays) => !stays && onClose()}>
+    <Sheet title={WHICH_GROUP} open onOpenChange={(stays) => !stays && onClose()}>
       {which.isError && <Notice tone="wrong">{wordsOf(which.error)}</Notice>}
+      {which.isPending && <OnItsWay of={which}>Looking what tells most …</OnItsWay>}
       {answers.length > 0 && (
         <ul aria-label="What was seen" className="mb-3 flex flex-wrap gap-2">
           {answers.map(([trait, answer]) => (

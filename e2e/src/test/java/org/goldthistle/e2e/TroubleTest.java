@@ -3,6 +3,7 @@ package org.goldthistle.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.LocatorAssertions;
@@ -195,5 +196,23 @@ class TroubleTest extends BrowserTest {
         lead.unroute("**/season");
         lead.goBack();
         assertThat(lead.getByText("Contested, by group")).isVisible();
+    }
+
+    @Test
+    void a_sheet_whose_code_does_not_come_says_so_and_can_be_closed() {
+        Page wren = signedInByTouch("Wren");
+        wren.navigate("/groups");
+        wren.getByText("Which group?").waitFor();
+        wren.context().setOffline(true);
+        wren.getByText("Which group?").click();
+        Locator sheet = wren.getByRole(AriaRole.DIALOG);
+        assertThat(sheet).containsText("comes by itself once it answers");
+        assertAccessible(wren);
+
+        wren.context().setOffline(false);
+        assertThat(sheet).containsText("groups remain");
+        assertThat(sheet).not().containsText("comes by itself");
+        wren.keyboard().press("Escape");
+        assertThat(sheet).hasCount(0);
     }
 }
