@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { TreeRow } from '../src/api/types'
 import { placeOf, ringsOf } from '../src/common/plot/places'
-import { neighbour } from '../src/features/plot/stemMap'
+import { labelPlaces, neighbour } from '../src/features/plot/stemMap'
 
 const stem = (id: string, azimuthDegrees: number, distanceMetres: number) =>
   ({ id, azimuthDegrees, distanceMetres }) as TreeRow
@@ -50,5 +50,18 @@ describe('a stem map', () => {
       }
     }
     expect(reached.size).toBeGreaterThan(110)
+  })
+
+  it('has labels that stand beside each other, also of stems a foot apart', () => {
+    const at = (id: string, azimuthDegrees: number, distanceMetres: number) =>
+      ({ ...stem(id, azimuthDegrees, distanceMetres), diameterMillimetres: 200 }) as TreeRow
+    const alone = [at('11', 90, 5)]
+    const close = [...alone, at('12', 93, 5), at('13', 90, 5.3), at('14', 87, 5.1)]
+    const places = labelPlaces(close, 12.62, ({ id }) => `${id} bi`)
+
+    const sides = [...places.values()].map(({ x, y, anchor }) => `${anchor} ${Math.sign(x)} ${y.toFixed(2)}`)
+    expect(new Set(sides).size).toBe(4)
+    expect(labelPlaces(alone, 12.62, () => '11 bi').get('11')?.anchor).toBe('start')
+    expect(places.get('11')?.anchor).toBe('end') // others stand where it would be written
   })
 })

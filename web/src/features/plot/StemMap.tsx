@@ -1,11 +1,11 @@
-import { type KeyboardEvent, memo, useId } from 'react'
+import { type KeyboardEvent, memo, useId, useMemo } from 'react'
 import { TREE_LOOKS, type TreeLook } from '../../api/codes'
 import type { NamedTaxon, TreeRow } from '../../api/types'
 import { Ground } from '../../common/plot/Ground'
 import { placeOf } from '../../common/plot/places'
 import { spineBearing, spinePath } from '../../draw/spinePath'
 import { groupWords, identityOf, LOOK_WORDS, stateOf } from './standing'
-import { markRadius, neighbour } from './stemMap'
+import { type LabelPlace, labelPlaces, labelSize, markRadius, neighbour } from './stemMap'
 
 type Props = {
   readonly trees: readonly TreeRow[]
@@ -33,6 +33,7 @@ const FILLS: Readonly<Record<TreeLook, string>> = {
 export function StemMap({ trees, taxa, radius, chosen, pressure, onChoose, onOpen }: Props) {
   const id = useId()
   const room = radius * 1.13
+  const labels = useMemo(() => labelPlaces(trees, radius, labelOf), [trees, radius])
   const keys = (event: KeyboardEvent) => {
     if (event.key.startsWith('Arrow')) {
       event.preventDefault()
@@ -61,11 +62,12 @@ export function StemMap({ trees, taxa, radius, chosen, pressure, onChoose, onOpe
             key={tree.id}
             id={`${id}-${tree.id}`}
             tree={tree}
-            words={`${tree.tag}${tree.groupId ? ` ${groupCode(tree.groupId)}` : ''}: tree ${tree.tag}, ${identityOf(tree, taxa)}, ${stateOf(
+            words={`${labelOf(tree)}: tree ${tree.tag}, ${identityOf(tree, taxa)}, ${stateOf(
               tree,
               trees.find((one) => one.id === tree.cloneOf),
             )}`}
             radius={radius}
+            label={labels.get(tree.id)}
             chosen={tree.id === chosen}
             onChoose={onChoose}
             onOpen={onOpen}
@@ -82,16 +84,17 @@ type StemProps = {
   readonly tree: TreeRow
   readonly words: string
   readonly radius: number
+  readonly label: LabelPlace | undefined
   readonly chosen: boolean
   readonly onChoose: (id: string) => void
   readonly onOpen: (id: string) => void
 }
 
-const Stem = memo(function Stem({ id, tree, words, radius, chosen, onChoose, onOpen }: StemProps) {
+const Stem = memo(function Stem({ id, tree, words, radius, label, chosen, onChoose, onOpen }: StemProps) {
   const { look } = tree
   const { x, y } = placeOf(tree)
   const r = markRadius(tree.diameterMillimetres, radius)
-  const size = radius * 0.052
+  const size = labelSize(radius)
   return (
     <g
       id={id}
@@ -138,8 +141,9 @@ const Stem = memo(function Stem({ id, tree, words, radius, chosen, onChoose, onO
         />
       )}
       <text
-        x={r * 1.15}
-        y={-r * 0.75}
+        x={label?.x}
+        y={label?.y}
+        textAnchor={label?.anchor}
         fontSize={size}
         className={`figure ${chosen ? 'fill-ink font-bold' : 'fill-ink'}`}
         paintOrder="stroke"
@@ -213,6 +217,11 @@ function Joins({ trees }: { readonly trees: readonly TreeRow[] }) {
       strokeDasharray="0.3 0.2"
     />
   ) : null
+}
+
+/** What stands beside a stem: its tag, and its group. */
+function labelOf({ tag, groupId }: TreeRow): string {
+  return groupId ? `${tag} ${groupCode(groupId)}` : `${tag}`
 }
 
 /** Two letters for a group on the map: those of its words, or its first two. */

@@ -41,8 +41,8 @@ export function CaseTable({ it, sheet }: Props) {
           <ReaderCard key={reader.observer} reader={reader} sheet={sheet} />
         ))}
       </section>
-      <AtLaboratory it={it} />
       {it.joint && <Together it={it} sheet={sheet} />}
+      <AtLaboratory it={it} />
       {it.characters.length > 0 && <Characters it={it} sheet={sheet} onTalk={setAbout} />}
       <div className="grid items-start gap-5 lg:grid-cols-2">
         <Thread it={it} sheet={sheet} about={about} onAbout={setAbout} />
