@@ -26,6 +26,8 @@ describe('a ruler', () => {
     expect(meanOf([1.2, 1.1])).toBe('1.15')
     expect(meanOf([11, 9, 13])).toBe('11.0')
     expect(meanOf([0.1, 0.2])).toBe('0.15')
+    expect(meanOf([24.775, 24.3], [0.532, 0.41])).toBe('24.54') // nor more than a photo tells
+    expect(meanOf([24.775, 24.3], [0.532, null])).toBe('24.538')
   })
 
   it('never goes below nothing, and counts in whole numbers', () => {

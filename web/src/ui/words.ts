@@ -77,8 +77,13 @@ export function withError(
   unit: string | null | undefined,
 ): string {
   if (!error) return measured(value, unit)
+  return `${toItsError(value, error)} ± ${measured(toItsError(error, error), unit)}`
+}
+
+/** A value with no more digits than its error leaves it, which is told with two. */
+export function toItsError(value: number, error: number): number {
   const digits = Math.min(3, Math.max(0, 1 - Math.floor(Math.log10(error))))
-  return `${Number(value.toFixed(digits))} ± ${measured(Number(error.toFixed(digits)), unit)}`
+  return Number(value.toFixed(digits))
 }
 
 /** A name as it stands amid a sentence: "rough bark", but "LTF, leaf tooth factor". */

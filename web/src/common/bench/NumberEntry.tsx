@@ -6,7 +6,7 @@ import type { Character, Sheet, Taken } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
 import { useKeys } from '../../ui/useKeys'
-import { measured } from '../../ui/words'
+import { measured, toItsError } from '../../ui/words'
 import { showEntered } from './asItStands'
 import { useInstrument } from './instruments'
 import { parseNumbers } from './numbers'
@@ -154,6 +154,7 @@ export function NumberEntry({
   }
   const typed = parseNumbers(text, isCount, limits)
   const alike = (character.parts ?? []).length === 1 ? (known[0] ?? []).slice(values.length) : []
+  const errors = taken.map((one) => one.error)
   return (
     <div className="grid gap-2">
       <form onSubmit={submit} className="grid gap-2">
@@ -161,7 +162,7 @@ export function NumberEntry({
           sheet={sheet}
           character={character}
           values={values}
-          errors={taken.map((one) => one.error)}
+          errors={errors}
           covered={covered}
           onDrop={(value) => onAdd([value])}
         />
@@ -203,7 +204,7 @@ export function NumberEntry({
           >
             {said?.words ??
               (typed.parted ? `${typed.numbers.join(' · ')}: Enter keeps them.` : undefined) ??
-              `${values.length} of ${character.replicates} so far${values.length > 1 ? `, mean ${meanOf(values)}` : ''}`}
+              `${values.length} of ${character.replicates} so far${values.length > 1 ? `, mean ${meanOf(values, errors)}` : ''}`}
           </p>
           <ul
             aria-label="Values"
@@ -216,16 +217,18 @@ export function NumberEntry({
                 key={i}
                 className="flex shrink-0 items-center rounded-plain border border-ink bg-card"
               >
-                <span className="figure px-2 text-lg font-bold">{short(value)}</span>
+                <span className="figure px-2 text-lg font-bold">{shown(value, taken[i]?.error)}</span>
                 {taken[i]?.error ? (
-                  <span className="figure pr-2 text-sm text-quiet">± {short(taken[i]?.error ?? 0)}</span>
+                  <span className="figure pr-2 text-sm text-quiet">
+                    ± {shown(taken[i]?.error ?? 0, taken[i]?.error)}
+                  </span>
                 ) : null}
                 {taken[i]?.parts && (
                   <span className="figure pr-2 text-sm text-quiet">{taken[i]?.parts?.join(' / ')}</span>
                 )}
                 <button
                   type="button"
-                  aria-label={`Take back ${short(value)}`}
+                  aria-label={`Take back ${shown(value, taken[i]?.error)}`}
                   onClick={() => onTakeOut(i)}
                   className="grid size-11 place-items-center border-l border-line hover:bg-thistle-wash"
                 >
@@ -264,4 +267,9 @@ export function NumberEntry({
 /** A value as it is shown: what is reckoned has more digits than anybody reads. */
 function short(value: number): number {
   return rounded(Number(value.toFixed(3)))
+}
+
+/** A value as it is shown: with what its error leaves of it, where it has one. */
+function shown(value: number, error: number | null | undefined): number {
+  return error ? toItsError(value, error) : short(value)
 }

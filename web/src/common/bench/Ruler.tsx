@@ -3,10 +3,11 @@ import type { Character, Sheet } from '../../api/types'
 import { markPath } from '../../draw/markPath'
 import { usePhone } from '../../ui/useNarrow'
 import { measured } from '../../ui/words'
-import { meanOf, rounded, type Scale, scaleOf, shareOn, ticksOf } from './rulerScale'
+import { type Errors, meanOf, rounded, type Scale, scaleOf, shareOn, ticksOf } from './rulerScale'
 
 const ROW = 25 // units, as the next
 const TOP = 24
+const EDGE = 70 // units from the end of the ruler, within which words that stand in the middle of a value would be cut
 
 /** How a ruler is laid out: its width and the room for names, in units; letters of a name on one line; every how manyth tick is named. */
 type Layout = {
@@ -23,8 +24,7 @@ type Props = {
   readonly sheet: Sheet
   readonly character: Character
   readonly values: readonly number[]
-  /** How far off each may be, one standard deviation; none: nothing is known of it. */
-  readonly errors?: readonly (number | null | undefined)[]
+  readonly errors?: Errors
   readonly covered: boolean
   readonly onDrop: (value: number) => void
 }
@@ -88,13 +88,15 @@ export function Ruler({ sheet, character, values, errors = [], covered, onDrop }
         <>
           <path d={`M${place(mean)},20V${bottom}`} className="stroke-thistle" strokeWidth="2" />
           <text
-            x={place(mean)}
+            {...(place(mean) > width - EDGE
+              ? { x: width - 6, textAnchor: 'end' }
+              : { x: place(mean), textAnchor: 'middle' })}
             y={bottom + 29}
-            textAnchor="middle"
             className="fill-thistle text-[13px] font-bold"
           >
-            mean {meanOf(values)}
+            {mean < scale.from && '← '}mean {meanOf(values, errors)}
             {character.unit ? ` ${character.unit}` : ''}
+            {mean > scale.to && ' →'}
           </text>
         </>
       )}

@@ -1,5 +1,9 @@
 import type { Character } from '../../api/types'
 import type { Value } from '../../draw/measured/figure'
+import { toItsError } from '../../ui/words'
+
+/** How far off each value may be, one standard deviation; none: nothing is known of it. */
+export type Errors = readonly (number | null | undefined)[]
 
 /** The least and the largest value that any candidate is known to have, by the sheet's outer limits. */
 export function outermost(character: Character): readonly [number, number] {
@@ -35,8 +39,14 @@ export function scaleOf(character: Character): Scale {
   return { from: Math.max(0, low - room), to: high + room, tick, step }
 }
 
-/** The mean of values as it is shown everywhere: one decimal more than the finest of them has. */
-export function meanOf(values: readonly number[]): string {
+/**
+ * The mean of values as it is shown everywhere: with as many digits as the least of their errors leaves where each has one,
+ * else with one decimal more than the finest of them.
+ */
+export function meanOf(values: readonly number[], errors: Errors = []): string {
+  const known = values.flatMap((_, i) => errors[i] ?? []).filter((error) => error > 0)
+  if (known.length > 0 && known.length === values.length)
+    return `${toItsError(values.reduce((total, value) => total + value, 0) / values.length, Math.min(...known))}`
   const decimals = Math.max(...values.map((value) => `${rounded(value)}`.split('.')[1]?.length ?? 0))
   const sum = values.reduce((total, value) => total + value, 0)
   return rounded(sum / values.length).toFixed(Math.min(decimals + 1, 3))

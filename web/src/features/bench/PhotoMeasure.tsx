@@ -250,9 +250,11 @@ function Measuring({ picture, bench, sheet, character, onAdd, onDone }: Measurin
         {kind !== 'none' && hasScale && !check && (
           <Button onClick={() => setCheck([])}>{CHECKED_BY[kind]}</Button>
         )}
-        <Link to="/scale-card" target="_blank" className="min-h-11 content-center text-thistle underline">
-          Print the scale card
-        </Link>
+        {!hasScale && (
+          <Link to="/scale-card" target="_blank" className="min-h-11 content-center text-thistle underline">
+            Print the scale card
+          </Link>
+        )}
       </div>
       <p role="status" className="min-h-12 leading-tight">
         <strong>
@@ -289,7 +291,7 @@ function Measuring({ picture, bench, sheet, character, onAdd, onDone }: Measurin
           <span className="text-rust-ink">{taken.scaleRefused}. Take points back, or move them.</span>
         )}
       </p>
-      <div className="h-[52dvh]">
+      <div className="h-[52dvh] max-sm:h-[40dvh]">
         <PhotoStage
           address={picture.address}
           width={picture.width}
@@ -302,7 +304,9 @@ function Measuring({ picture, bench, sheet, character, onAdd, onDone }: Measurin
         />
       </div>
       <div className="flex flex-wrap gap-2">
-        <Button onClick={undo}>Take the last point back</Button>
+        <Button className="max-sm:order-last" onClick={undo}>
+          Take the last point back
+        </Button>
         {part + 1 < character.tapped.length && asked?.fewest === 0 && (
           <Button onClick={() => setPart(part + 1)}>That is all of {asked.words}</Button>
         )}

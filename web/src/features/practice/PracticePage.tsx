@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query'
+import { type UseQueryResult, useQuery } from '@tanstack/react-query'
 import { Link, useNavigate } from 'react-router'
 import { useObserver } from '../../api/observer'
 import { wordsOf } from '../../api/problem'
@@ -51,9 +51,8 @@ export function PracticePage() {
               Called on this device and not on the server yet: {counted(open.length, 'tree')}.
             </Notice>
           )}
-          <Next practice={practice.data} />
+          <Next asked={practice} />
           {practice.isError && !practice.data && <Notice tone="wrong">{wordsOf(practice.error)}</Notice>}
-          {practice.isPending && <OnItsWay of={practice}>Looking what sits and what slips …</OnItsWay>}
           {practice.data && <Rest practice={practice.data} />}
           {survey && <Sets surveys={surveys} survey={survey} choose={choose} />}
           <FieldCases />
@@ -63,11 +62,12 @@ export function PracticePage() {
   )
 }
 
-function Next({ practice }: { readonly practice: MyPractice | undefined }) {
+function Next({ asked }: { readonly asked: UseQueryResult<MyPractice> }) {
   const observer = useObserver().callSign
   const navigate = useNavigate()
   const next = useNextTree(observer)
   const begun = useTries(observer).find((one) => !one.called)
+  const practice = asked.data
   const first = practice?.next[0]
   return (
     <section
@@ -81,14 +81,14 @@ function Next({ practice }: { readonly practice: MyPractice | undefined }) {
             stays better.
           </p>
         )}
-        {first ? (
+        {first && (
           <>
             <h2 className="text-lg">{first.groupTitle}</h2>
             <p>Comes next, since {WHY[first.why]}.</p>
           </>
-        ) : (
-          <p>What comes next is told as soon as there is a network.</p>
         )}
+        {practice && !first && <p>No pair of the sheets here can be practised.</p>}
+        {asked.isPending && <OnItsWay of={asked}>Looking what comes next …</OnItsWay>}
       </div>
       {begun && (
         <Link
