@@ -31,10 +31,10 @@ describe('a case in words', () => {
   it('is as old as whole days', () => {
     const now = Date.parse('2026-06-20T12:00:00Z')
 
-    expect(ageOf('2026-06-20T03:00:00Z', now)).toBe('today')
-    expect(ageOf('2026-06-19T03:00:00Z', now)).toBe('1 day')
-    expect(ageOf('2026-05-20T03:00:00Z', now)).toBe('31 days')
-    expect(ageOf('2026-06-21T03:00:00Z', now)).toBe('today') // a device whose clock is behind
+    expect(ageOf('2026-06-20T03:00:00Z', now)).toBe('since today')
+    expect(ageOf('2026-06-19T03:00:00Z', now)).toBe('for 1 day')
+    expect(ageOf('2026-05-20T03:00:00Z', now)).toBe('for 31 days')
+    expect(ageOf('2026-06-21T03:00:00Z', now)).toBe('since today') // a device whose clock is behind
   })
 })
 

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import type { TreeRow } from '../src/api/types'
+import { labelPlaces } from '../src/common/plot/labels'
 import { placeOf, ringsOf } from '../src/common/plot/places'
-import { labelPlaces, neighbour } from '../src/features/plot/stemMap'
+import { neighbour } from '../src/features/plot/stemMap'
 
 const stem = (id: string, azimuthDegrees: number, distanceMetres: number) =>
   ({ id, azimuthDegrees, distanceMetres }) as TreeRow
@@ -53,15 +54,18 @@ describe('a stem map', () => {
   })
 
   it('has labels that stand beside each other, also of stems a foot apart', () => {
-    const at = (id: string, azimuthDegrees: number, distanceMetres: number) =>
-      ({ ...stem(id, azimuthDegrees, distanceMetres), diameterMillimetres: 200 }) as TreeRow
-    const alone = [at('11', 90, 5)]
-    const close = [...alone, at('12', 93, 5), at('13', 90, 5.3), at('14', 87, 5.1)]
-    const places = labelPlaces(close, 12.62, ({ id }) => `${id} bi`)
+    const labelled = (id: string, azimuth: number, metres: number) => ({
+      ...placeOf(stem(id, azimuth, metres)),
+      ...{ id, r: 0.4, words: `${id} bi`, size: 0.65 },
+    })
+    const alone = labelled('11', 90, 5)
+    const close = [alone, labelled('12', 93, 5), labelled('13', 90, 5.3), labelled('14', 87, 5.1)]
+    const places = labelPlaces(close, 14)
 
     const sides = [...places.values()].map(({ x, y, anchor }) => `${anchor} ${Math.sign(x)} ${y.toFixed(2)}`)
     expect(new Set(sides).size).toBe(4)
-    expect(labelPlaces(alone, 12.62, () => '11 bi').get('11')?.anchor).toBe('start')
+    expect(labelPlaces([alone], 14).get('11')?.anchor).toBe('start')
     expect(places.get('11')?.anchor).toBe('end') // others stand where it would be written
+    expect(labelPlaces([labelled('15', 90, 12)], 14).get('15')?.anchor).toBe('end') // where it would be cut
   })
 })

@@ -13,7 +13,7 @@ export function SurveyChoice({ surveys, survey, onChoose }: Props) {
   return (
     <div className="print:hidden">
       <Choice
-        label="Survey"
+        label={<span className="max-sm:sr-only">Survey</span>}
         options={surveys.map((one) => ({
           value: one.id,
           text: `${one.name.split(',')[0]} ${one.season}${one.closedAt ? ', closed' : ''}`,

@@ -33,12 +33,15 @@ export function SurveyHead({ chosen, title, words }: Props) {
   }
   return (
     <>
-      <div className="my-2 flex flex-wrap items-end justify-between gap-3">
+      <div className="my-2 flex flex-wrap items-end justify-between gap-x-3 gap-y-1">
         <div>
           <PageTitle>{title}</PageTitle>
           <h1 className="text-2xl">{title}</h1>
           <p className="text-quiet">
-            {survey.name}, season {survey.season}. {words}
+            <span className={surveys.length > 1 ? 'max-sm:sr-only' : ''}>
+              {survey.name}, season {survey.season}.
+            </span>{' '}
+            {words}
           </p>
         </div>
         <SurveyChoice surveys={surveys} survey={survey} onChoose={choose} />

@@ -58,5 +58,5 @@ export function whyNotOf(code: Hindrance | null | undefined): string {
 /** How long ago, in days, as people say it. */
 export function ageOf(instant: string, now = Date.now()): string {
   const days = Math.max(0, Math.floor((now - Date.parse(instant)) / 86_400_000))
-  return days === 0 ? 'today' : `${counted(days, 'day')}`
+  return days === 0 ? 'since today' : `for ${counted(days, 'day')}`
 }

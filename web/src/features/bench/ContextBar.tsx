@@ -59,14 +59,16 @@ export function ContextBar({ bench, sheet }: Props) {
               <>
                 {/* a narrow bar has no room for all circumstances, but for those that surprise */}
                 {(otherwise || before.length > 0) && <strong className="lg:hidden">{said[0]}</strong>}
-                <span className={otherwise || before.length > 0 ? 'max-lg:hidden' : ''}>{sheet.title}</span>
+                <span title={sheet.title} className={otherwise || before.length > 0 ? 'max-lg:hidden' : ''}>
+                  {sheet.title}
+                </span>
               </>
             )}
           </p>
         </div>
         <ul
           aria-label="Circumstances"
-          className="flex min-w-0 flex-1 flex-wrap gap-x-1.5 text-[0.9rem] leading-tight max-lg:hidden"
+          className="flex min-w-0 flex-1 flex-wrap gap-x-1.5 xl:min-w-64 text-[0.9rem] leading-tight max-lg:hidden"
         >
           {said.map((one, i) => (
             <li

@@ -1,5 +1,6 @@
 import type { ControlCard, ControlTree, NearStem } from '../../api/types'
 import { Ground } from '../../common/plot/Ground'
+import { labelPlaces } from '../../common/plot/labels'
 import { placeOf } from '../../common/plot/places'
 
 type Tree = Pick<ControlTree | ControlCard, 'treeId' | 'tag' | 'azimuthDegrees' | 'distanceMetres' | 'near'>
@@ -25,6 +26,25 @@ export function PlotSketch({ trees, here }: Props) {
   const radius = Math.ceil(far / STEP) * STEP
   const room = radius * 1.14
   const size = radius * 0.085
+  const large = size * 1.15
+  const r = size * 0.5
+  const labels = labelPlaces(
+    [
+      ...stems.map(({ tree: { treeId, tag }, at }) => ({
+        id: treeId,
+        ...at,
+        r,
+        words: `${tag}`,
+        size: large,
+      })),
+      ...[...others].map(([tag, { at }]) => ({ id: `${tag}`, ...at, r, words: `${tag}`, size })),
+    ],
+    room,
+  )
+  const label = (id: string) => {
+    const { x, y, anchor } = labels.get(id) ?? { x: 0, y: 0, anchor: 'start' }
+    return { x, y, textAnchor: anchor }
+  }
   return (
     <svg
       viewBox={`${-room} ${-room} ${2 * room} ${2 * room}`}
@@ -36,11 +56,11 @@ export function PlotSketch({ trees, here }: Props) {
       {[...others.values()].map(({ near, at }) => (
         <g key={near.tag} transform={`translate(${at.x} ${at.y})`}>
           <circle
-            r={size * 0.5}
+            r={r}
             className={near.kind === 'keep' ? 'fill-moss stroke-ink' : 'fill-card stroke-ink'}
             strokeWidth={radius * (near.kind === 'keep' ? 0.016 : 0.008)}
           />
-          <text x={size * 0.7} y={size * 0.35} fontSize={size} className="figure fill-ink">
+          <text {...label(`${near.tag}`)} fontSize={size} className="figure fill-ink">
             {near.tag}
           </text>
         </g>
@@ -55,12 +75,7 @@ export function PlotSketch({ trees, here }: Props) {
             className="stroke-rust"
             strokeWidth={radius * 0.022}
           />
-          <text
-            y={-size * 0.75}
-            textAnchor="middle"
-            fontSize={size * 1.15}
-            className="figure fill-ink font-bold"
-          >
+          <text {...label(tree.treeId)} fontSize={large} className="figure fill-ink font-bold">
             {tree.tag}
           </text>
         </g>

@@ -2,10 +2,11 @@ import { type KeyboardEvent, memo, useId, useMemo } from 'react'
 import { TREE_LOOKS, type TreeLook } from '../../api/codes'
 import type { NamedTaxon, TreeRow } from '../../api/types'
 import { Ground } from '../../common/plot/Ground'
+import { type LabelPlace, labelPlaces } from '../../common/plot/labels'
 import { placeOf } from '../../common/plot/places'
 import { spineBearing, spinePath } from '../../draw/spinePath'
 import { groupWords, identityOf, LOOK_WORDS, stateOf } from './standing'
-import { type LabelPlace, labelPlaces, labelSize, markRadius, neighbour } from './stemMap'
+import { markRadius, neighbour } from './stemMap'
 
 type Props = {
   readonly trees: readonly TreeRow[]
@@ -29,11 +30,26 @@ const FILLS: Readonly<Record<TreeLook, string>> = {
   stem: 'fill-card stroke-edge',
 }
 
+const LABEL = 0.052 // height of a label, of the plot's radius
+
 /** The stems of a plot as seen from above, north up, to scale; arrow keys lead from stem to stem. */
 export function StemMap({ trees, taxa, radius, chosen, pressure, onChoose, onOpen }: Props) {
   const id = useId()
   const room = radius * 1.13
-  const labels = useMemo(() => labelPlaces(trees, radius, labelOf), [trees, radius])
+  const labels = useMemo(
+    () =>
+      labelPlaces(
+        trees.map((tree) => ({
+          id: tree.id,
+          ...placeOf(tree),
+          r: markRadius(tree.diameterMillimetres, radius),
+          words: labelOf(tree),
+          size: radius * LABEL,
+        })),
+        room,
+      ),
+    [trees, radius, room],
+  )
   const keys = (event: KeyboardEvent) => {
     if (event.key.startsWith('Arrow')) {
       event.preventDefault()
@@ -94,7 +110,7 @@ const Stem = memo(function Stem({ id, tree, words, radius, label, chosen, onChoo
   const { look } = tree
   const { x, y } = placeOf(tree)
   const r = markRadius(tree.diameterMillimetres, radius)
-  const size = labelSize(radius)
+  const size = radius * LABEL
   return (
     <g
       id={id}

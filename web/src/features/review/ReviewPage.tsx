@@ -17,7 +17,7 @@ import { OneOf } from '../../ui/OneOf'
 import { OnItsWay } from '../../ui/OnItsWay'
 import { SurveyHead } from '../../ui/SurveyHead'
 import { Thistle } from '../../ui/Thistle'
-import { counted } from '../../ui/words'
+import { counted, day } from '../../ui/words'
 
 const SHOWN = [
   { value: 'mine', text: 'for me' },
@@ -124,7 +124,7 @@ function Queue({ survey }: { readonly survey: Survey }) {
           value={reason}
           onChange={narrowed(setReason)}
         />
-        <Choice label="Waiting for" options={AGES} value={days} onChange={narrowed(setDays)} />
+        <Choice label="Open for" options={AGES} value={days} onChange={narrowed(setDays)} />
       </div>
       {queue.isError && <Notice tone="wrong">{wordsOf(queue.error)}</Notice>}
       {!queue.data && !queue.isError && <OnItsWay of={queue}>Fetching the queue …</OnItsWay>}
@@ -161,7 +161,7 @@ function CaseRow({ surveyId, row }: { readonly surveyId: string; readonly row: R
   return (
     <Link
       to={`/surveys/${surveyId}/review/${row.id}`}
-      className="grid min-h-14 items-center gap-x-4 gap-y-1 px-3 py-2 hover:bg-thistle-wash sm:grid-cols-[12rem_minmax(0,1fr)_14rem_5rem]"
+      className="grid min-h-14 items-center gap-x-4 gap-y-1 px-3 py-2 hover:bg-thistle-wash sm:grid-cols-[12rem_minmax(0,1fr)_12rem_8.5rem]"
     >
       <span>
         <span className="block font-semibold">
@@ -197,7 +197,9 @@ function CaseRow({ surveyId, row }: { readonly surveyId: string; readonly row: R
         <span className={`block ${row.mayDo ? 'font-bold' : ''}`}>{needOf(row)}</span>
         {!row.mayDo && row.whyNot && <span className="text-sm text-quiet">{whyNotOf(row.whyNot)}</span>}
       </span>
-      <span className="figure text-sm text-quiet sm:text-right">{ageOf(row.openedAt)}</span>
+      <span className="text-sm text-quiet sm:text-right">
+        {row.outcome ? `from ${day(row.openedAt)}` : `open ${ageOf(row.openedAt)}`}
+      </span>
     </Link>
   )
 }

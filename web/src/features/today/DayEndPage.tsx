@@ -78,8 +78,8 @@ function Day({ surveyId, on, end: { began, ended, minutes, plots, unsigned, carr
       <p className="text-lg">
         {began && ended ? (
           <>
-            {day(on)}, {time(began)} to {time(ended)}: {counted(signed, 'tree')} signed in{' '}
-            {counted(plots.length, 'plot')}
+            {day(on)}, {[...new Set([time(began), time(ended)])].join(' to ')}, in{' '}
+            {counted(plots.length, 'plot')}: {signed === 0 ? 'no tree' : counted(signed, 'tree')} signed
             {minutes > 0 && `, ${counted(minutes, 'minute')} at ${signed === 1 ? 'it' : 'them'}`}.
           </>
         ) : (
