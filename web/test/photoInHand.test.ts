@@ -10,8 +10,8 @@ const SHAPE = character('leaf-ratio', 'length of the blade', 'greatest width of 
 const STALK = character('stalk-ratio', 'length of the leaf stalk', 'length of the blade')
 const BUD = character('end-bud', 'end bud')
 const at = (x: number) => [
-  { x, y: 0 },
-  { x, y: 9 },
+  { x, y: 0, zoom: 1 },
+  { x, y: 9, zoom: 1 },
 ]
 const leaf = (...taps: Leaf['taps']): Leaf => ({ taps, taken: { value: 1 } })
 const photo: PhotoInHand = {
@@ -62,7 +62,7 @@ describe('a photo that was measured on', () => {
   })
 
   it('hands on nothing that the other way of taking it does not know', () => {
-    const bent = withLeaves(photo, BUD, begun(BUD, photo), [leaf([...at(1), { x: 2, y: 3 }])])
+    const bent = withLeaves(photo, BUD, begun(BUD, photo), [leaf([...at(1), { x: 2, y: 3, zoom: 1 }])])
     const straight = character('bud-ratio', 'end bud', 'width of the bud')
 
     expect(begun(straight, bent).open).toEqual([])

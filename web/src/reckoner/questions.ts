@@ -141,15 +141,17 @@ export type LineTaken = { readonly value?: number; readonly refused?: string }
 /** A place on a photo, in its pixels. */
 export type Tap = { readonly x: number; readonly y: number }
 
-/** Taps on a photo: of each part, what tells how large things are, and how far the photo is enlarged. */
+/** A tap, with how many pixels of the screen showed one of the photo when it was made or last moved. */
+export type Tapped = Tap & { readonly zoom: number }
+
+/** Taps on a photo: of each part, and what tells how large things are. */
 export type TapsOnPhoto = {
-  readonly taps: readonly (readonly Tap[])[]
-  readonly scale: readonly Tap[]
+  readonly taps: readonly (readonly Tapped[])[]
+  readonly scale: readonly Tapped[]
   readonly millimetres: number
   /** what the scale is checked by: the ends of the card's bar, or of a second stretch across the first, with its mm */
   readonly check?: readonly Tap[]
   readonly checkMillimetres?: number
-  readonly zoom: number
 }
 
 /** What comes of taps: the value, how far off it may be, whether that settles nothing; or why nothing comes yet. */

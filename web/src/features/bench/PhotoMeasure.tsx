@@ -1,11 +1,11 @@
 import { Ruler as RulerSign } from 'lucide-react'
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import type { Bench, Character, Sheet as GroupSheet, Taken } from '../../api/types'
 import { parseNumbers } from '../../common/bench/numbers'
 import { keepFile } from '../../common/bench/outboxFiles'
 import { useEnter } from '../../common/bench/useEnter'
-import type { PhotoTaken, Tap } from '../../reckoner/questions'
+import type { PhotoTaken, Tapped, TapsOnPhoto } from '../../reckoner/questions'
 import { figures } from '../../reckoner/reckoner'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
@@ -29,6 +29,10 @@ import {
 
 const KINDS = 'image/jpeg,image/png,image/webp'
 const ENDS = 2
+const NO_ROOM =
+  'This device has no room for the photo, so nothing was kept yet. Free some room and press Keep again.'
+const NOT_DRAWN =
+  'The measures could not be drawn on the photo here, so nothing was kept yet. Press Keep again, or type the values.'
 
 type Props = {
   readonly bench: Bench
@@ -121,17 +125,17 @@ function Measuring({ picture, bench, sheet, character, onAdd, onDone }: Measurin
   const { scaled } = picture.before ?? {}
   const known = scaled && !(character.needsScale && scaled.kind === 'none') ? scaled : undefined
   const [kind, setKind] = useState<ScaleKind>(known?.kind ?? (character.needsScale ? 'card' : 'none'))
-  const [scale, setScale] = useState<readonly Tap[]>(known?.scale ?? [])
+  const [scale, setScale] = useState<readonly Tapped[]>(known?.scale ?? [])
   const [millimetres, setMillimetres] = useState(known?.millimetres ?? '')
   const [check, setCheck] = useState(known?.check)
   const [across, setAcross] = useState(known?.across ?? '')
   const [found] = useState(() => begun(character, picture.before))
   const leaf = (i: number) => found.open[i]?.taps ?? character.tapped.map(() => [])
-  const [taps, setTaps] = useState<readonly (readonly Tap[])[]>(() => leaf(0))
+  const [taps, setTaps] = useState<readonly (readonly Tapped[])[]>(() => leaf(0))
   const [part, setPart] = useState(() => partAsked(character, leaf(0)))
   const [leaves, setLeaves] = useState<readonly Leaf[]>([])
-  const [zoom, setZoom] = useState(1)
-  const [unkept, setUnkept] = useState(false)
+  const [keeping, setKeeping] = useState(false)
+  const [unkept, setUnkept] = useState<string>()
   const along = parseNumbers(millimetres, false).numbers[0] ?? 0
   const isChecked = check?.length === ENDS
   const restart = () => {
@@ -148,17 +152,13 @@ function Measuring({ picture, bench, sheet, character, onAdd, onDone }: Measurin
       scale,
       millimetres: kind === 'ruler' ? along : 0,
       ...(isChecked ? { check, checkMillimetres: parseNumbers(across, false).numbers[0] ?? 0 } : {}),
-      zoom,
     },
     hasScale,
   )
   const asked = character.tapped[part]
   const done = [...found.done, ...leaves.map((one) => one.taps)]
-  const onZoom = useCallback((next: number) => {
-    if (next > 0) setZoom(next)
-  }, [])
 
-  const tap = (at: Tap) => {
+  const tap = (at: Tapped) => {
     if (scale.length < TAPS[kind]) {
       setScale([...scale, at])
       return
@@ -174,7 +174,7 @@ function Measuring({ picture, bench, sheet, character, onAdd, onDone }: Measurin
     const enough = asked.fewest > 0 && (next[part]?.length ?? 0) >= asked.fewest
     if (enough && part + 1 < character.tapped.length) setPart(part + 1)
   }
-  const move = (id: string, at: Tap) => {
+  const move = (id: string, at: Tapped) => {
     const [of = '', place = ''] = id.split(' ')
     if (of === 'scale') setScale(scale.map((one, i) => (i === Number(place) ? at : one)))
     else if (of === 'check') setCheck(check?.map((one, i) => (i === Number(place) ? at : one)))
@@ -204,16 +204,22 @@ function Measuring({ picture, bench, sheet, character, onAdd, onDone }: Measurin
     const all = taken?.value === undefined ? leaves : [...leaves, { taps, taken }]
     const values = all.map((one) => one.taken.value ?? 0)
     if (values.length === 0) return onDone()
+    setKeeping(true)
     const shown = all.map((one) => ({
       taps: one.taps,
       words: withError(one.taken.value ?? 0, one.taken.error, character.unit),
     }))
-    const drawn = await annotated(picture, scale, shown)
+    const drawn = await annotated(picture, scale, shown).catch(() => undefined)
     const id = crypto.randomUUID()
-    try {
-      await keepFile(id, drawn)
-    } catch {
-      setUnkept(true)
+    const kept =
+      drawn &&
+      (await keepFile(id, drawn).then(
+        () => true,
+        () => false,
+      ))
+    if (!kept) {
+      setUnkept(drawn ? NO_ROOM : NOT_DRAWN)
+      setKeeping(false)
       return
     }
     enter({ kind: 'photo', character: character.id, name: picture.file.name, sizeBytes: drawn.size }, id)
@@ -300,7 +306,6 @@ function Measuring({ picture, bench, sheet, character, onAdd, onDone }: Measurin
           lines={linesOf(kind, scale, check ?? [], taps, done, taken)}
           onTap={tap}
           onMove={move}
-          onZoom={onZoom}
         />
       </div>
       <div className="flex flex-wrap gap-2">
@@ -313,17 +318,13 @@ function Measuring({ picture, bench, sheet, character, onAdd, onDone }: Measurin
         <Button disabled={taken?.value === undefined} onClick={take}>
           Next one on this photo
         </Button>
-        <Button look="main" onClick={() => void finish()}>
+        <Button look="main" disabled={keeping} onClick={() => void finish()}>
           {leaves.length + (taken?.value === undefined ? 0 : 1) === 0
             ? 'Close'
             : `Keep ${leaves.length + (taken?.value === undefined ? 0 : 1)}`}
         </Button>
       </div>
-      {unkept && (
-        <Notice tone="wrong">
-          This device has no room for the photo, so nothing was kept yet. Free some room and press Keep again.
-        </Notice>
-      )}
+      {unkept && <Notice tone="wrong">{unkept}</Notice>}
     </div>
   )
 }
@@ -352,7 +353,7 @@ function Millimetres({ words, value, onChange }: MillimetresProps) {
 function useOnPhoto(
   versionId: string,
   character: string,
-  photo: { taps: readonly (readonly Tap[])[]; scale: readonly Tap[]; millimetres: number; zoom: number },
+  photo: TapsOnPhoto,
   ready: boolean,
 ): PhotoTaken | undefined {
   const key = JSON.stringify(photo)

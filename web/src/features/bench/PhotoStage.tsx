@@ -1,5 +1,5 @@
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState, type WheelEvent } from 'react'
-import type { Tap } from '../../reckoner/questions'
+import type { Tap, Tapped } from '../../reckoner/questions'
 
 /** A point on the photo that can be moved. */
 export type Marked = {
@@ -16,10 +16,8 @@ type Props = {
   readonly height: number
   readonly points: readonly Marked[]
   readonly lines: readonly Line[]
-  readonly onTap: (at: Tap) => void
-  readonly onMove: (id: string, at: Tap) => void
-  /** Says how many pixels of the screen show one of the photo. */
-  readonly onZoom: (zoom: number) => void
+  readonly onTap: (at: Tapped) => void
+  readonly onMove: (id: string, at: Tapped) => void
 }
 
 const MOST_ZOOM = 12 // screen pixels for one of the photo
@@ -38,7 +36,7 @@ type View = { readonly zoom: number; readonly x: number; readonly y: number }
  * A photo to tap on. A finger or the mouse sets a point where it is lifted, with what lies under it shown enlarged; two fingers or
  * the wheel bring the photo nearer; a point is taken and moved, by the arrows by a pixel of the screen.
  */
-export function PhotoStage({ address, width, height, points, lines, onTap, onMove, onZoom }: Props) {
+export function PhotoStage({ address, width, height, points, lines, onTap, onMove }: Props) {
   const stage = useRef<SVGSVGElement>(null)
   const [view, setView] = useState<View>({ zoom: 0, x: 0, y: 0 })
   const [finger, setFinger] = useState<{ readonly at: Tap; readonly taken: string | undefined }>()
@@ -51,15 +49,16 @@ export function PhotoStage({ address, width, height, points, lines, onTap, onMov
     const zoom = Math.min(box.width / width, box.height / height)
     setView({ zoom, x: (box.width - zoom * width) / 2, y: (box.height - zoom * height) / 2 })
   }, [width, height])
-  useEffect(() => {
-    onZoom(view.zoom)
-  }, [view.zoom, onZoom])
 
   const onStage = (event: { readonly clientX: number; readonly clientY: number }): Tap => {
     const box = stage.current?.getBoundingClientRect()
     return { x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) }
   }
-  const onPhoto = ({ x, y }: Tap): Tap => ({ x: (x - view.x) / view.zoom, y: (y - view.y) / view.zoom })
+  const onPhoto = ({ x, y }: Tap): Tapped => ({
+    x: (x - view.x) / view.zoom,
+    y: (y - view.y) / view.zoom,
+    zoom: view.zoom,
+  })
   const seen = ({ x, y }: Tap): Tap => ({ x: x * view.zoom + view.x, y: y * view.zoom + view.y })
   const nearer = (by: number, about: Tap) =>
     setView((before) => {
@@ -117,7 +116,8 @@ export function PhotoStage({ address, width, height, points, lines, onTap, onMov
     const step = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key]
     if (!step) return
     event.preventDefault()
-    onMove(one.id, { x: one.at.x + (step[0] ?? 0) / view.zoom, y: one.at.y + (step[1] ?? 0) / view.zoom })
+    const { zoom } = view
+    onMove(one.id, { x: one.at.x + (step[0] ?? 0) / zoom, y: one.at.y + (step[1] ?? 0) / zoom, zoom })
   }
   const place = `translate(${view.x} ${view.y}) scale(${view.zoom})`
   return (

@@ -1,19 +1,19 @@
 import type { Character } from '../../api/types'
-import type { Tap } from '../../reckoner/questions'
+import type { Tapped } from '../../reckoner/questions'
 import type { Leaf, ScaleKind } from './photoMarks'
 
 /** What tells how large things are on a photo, as it was tapped and typed. */
 export type Scaled = {
   readonly kind: ScaleKind
-  readonly scale: readonly Tap[]
+  readonly scale: readonly Tapped[]
   readonly millimetres: string
   /** the taps of a check; undefined: none was asked for */
-  readonly check: readonly Tap[] | undefined
+  readonly check: readonly Tapped[] | undefined
   readonly across: string
 }
 
 /** What was tapped on one leaf, by the words that asked for it. */
-type Parts = Readonly<Record<string, readonly Tap[]>>
+type Parts = Readonly<Record<string, readonly Tapped[]>>
 
 /** The leaves that characters were measured on which ask for some of the same. */
 type Pass = { readonly characters: readonly string[]; readonly leaves: readonly Parts[] }

@@ -1,5 +1,5 @@
 import type { Character } from '../../api/types'
-import type { PhotoTaken, Tap } from '../../reckoner/questions'
+import type { PhotoTaken, Tap, Tapped } from '../../reckoner/questions'
 import type { Line, Marked } from './PhotoStage'
 
 /** What may tell how large things are. */
@@ -18,7 +18,7 @@ export const CHECKED_BY: Readonly<Record<ScaleKind, string>> = {
   card: 'Check it by the bar on the card',
 }
 /** What was measured on one leaf. */
-export type Leaf = { readonly taps: readonly (readonly Tap[])[]; readonly taken: PhotoTaken }
+export type Leaf = { readonly taps: readonly (readonly Tapped[])[]; readonly taken: PhotoTaken }
 
 /** What is asked for next. */
 export function asking(

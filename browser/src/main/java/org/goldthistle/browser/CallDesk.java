@@ -142,21 +142,21 @@ final class CallDesk {
         Map<String, Object> told = new LinkedHashMap<>();
         PhotoScale scale;
         try {
-            scale = new PhotoScale(points(photo.scale()), photo.millimetres());
+            scale = new PhotoScale(places(photo.scale()), photo.millimetres());
             photo.held(scale).ifPresent(bar -> told.put("bar", bar));
         } catch (RefusedException refused) {
             told.put("scaleRefused", refused.getMessage());
             return told;
         }
         try {
-            List<List<Point>> taps = photo.taps().stream().map(CallDesk::points).toList();
+            List<List<Point>> taps = photo.taps().stream().map(CallDesk::places).toList();
             Guide.across(measured, taps, scale)
                     .ifPresent(line -> told.put(
                             "guide",
                             line.stream()
                                     .map(point -> Plain.write(new At(point.x(), point.y())))
                                     .toList()));
-            Estimate estimate = new PhotoValue(measured, taps, scale).estimate(photo.zoom());
+            Estimate estimate = new PhotoValue(measured, taps, scale).estimate(photo.zooms());
             told.put("value", estimate.value());
             told.put("error", estimate.error());
             told.put("coarse", estimate.isCoarse(narrowestSpread(versionId, character)));
@@ -175,16 +175,18 @@ final class CallDesk {
      * @param check the ends of the card's bar, or of a second stretch across the first, by which the scale is checked;
      *     null: it is not
      * @param checkMillimetres between them on the ruler; null: not said
-     * @param zoom pixels of the screen for one of the photo
      */
     record OnPhoto(
-            List<List<At>> taps,
-            List<At> scale,
-            double millimetres,
-            List<At> check,
-            Double checkMillimetres,
-            double zoom) {
+            List<List<Tapped>> taps, List<Tapped> scale, double millimetres, List<At> check, Double checkMillimetres) {
         private static final int ENDS = 2;
+
+        /** How near each was tapped, as {@link PhotoValue#estimate(List)} asks. */
+        List<Double> zooms() {
+            List<Double> zooms = new ArrayList<>();
+            taps.forEach(part -> part.forEach(tap -> zooms.add(tap.zoom())));
+            scale.forEach(tap -> zooms.add(tap.zoom()));
+            return zooms;
+        }
 
         /** Holds the scale against what it is checked by, if anything is; how long the bar comes out, in mm. */
         OptionalDouble held(PhotoScale scale) {
@@ -204,6 +206,17 @@ final class CallDesk {
 
     /** A place on a photo, in its pixels. */
     record At(double x, double y) {}
+
+    /**
+     * A place on a photo that was tapped.
+     *
+     * @param zoom pixels of the screen for one of the photo when it was
+     */
+    record Tapped(double x, double y, double zoom) {}
+
+    private static List<Point> places(List<Tapped> taps) {
+        return taps.stream().map(tap -> new Point(tap.x(), tap.y())).toList();
+    }
 
     private static List<Point> points(List<At> places) {
         return places.stream().map(at -> new Point(at.x(), at.y())).toList();

@@ -65,8 +65,6 @@ class CallDeskTest {
                 List.of(at(0, 0), at(500, 0)),
                 "millimetres",
                 50,
-                "zoom",
-                1,
                 "taps",
                 List.of(List.of(at(100, 100), at(300, 100))));
 
@@ -78,7 +76,7 @@ class CallDeskTest {
         assertThat(desk.onPhoto(
                                 birches,
                                 "dft",
-                                Map.of("scale", List.of(), "millimetres", 0, "zoom", 1, "taps", List.of(List.of())))
+                                Map.of("scale", List.of(), "millimetres", 0, "taps", List.of(List.of())))
                         .get("refused"))
                 .asString()
                 .contains("taps");
@@ -87,8 +85,6 @@ class CallDeskTest {
                 ruler.get("scale"),
                 "millimetres",
                 50,
-                "zoom",
-                1,
                 "taps",
                 List.of(List.of(at(100, 100)), List.of(at(100, 500)), List.of()));
         assertThat(desk.onPhoto(birches, "ltw", axis).get("guide"))
@@ -103,8 +99,6 @@ class CallDeskTest {
                 List.of(at(0, 0), at(900, 0), at(900, 600), at(0, 600)),
                 "millimetres",
                 0,
-                "zoom",
-                1,
                 "taps",
                 List.of(List.of())));
         card.put("check", List.of(at(200, 700), at(700, 700)));
@@ -115,8 +109,8 @@ class CallDeskTest {
                 .asString()
                 .contains("a bar of 48");
 
-        Map<String, Object> ruler = new HashMap<>(Map.of(
-                "scale", List.of(at(0, 0), at(500, 0)), "millimetres", 50, "zoom", 1, "taps", List.of(List.of())));
+        Map<String, Object> ruler = new HashMap<>(
+                Map.of("scale", List.of(at(0, 0), at(500, 0)), "millimetres", 50, "taps", List.of(List.of())));
         ruler.put("check", List.of(at(0, 0), at(0, 300)));
         ruler.put("checkMillimetres", 30);
         assertThat(desk.onPhoto(birches, "dft", ruler)).doesNotContainKey("scaleRefused");
@@ -127,7 +121,7 @@ class CallDeskTest {
     }
 
     private static Map<String, Object> at(double x, double y) {
-        return Map.of("x", x, "y", y);
+        return Map.of("x", x, "y", y, "zoom", 1);
     }
 
     private Map<String, Object> laidOut(List<?> entered) {

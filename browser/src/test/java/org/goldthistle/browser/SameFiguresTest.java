@@ -167,13 +167,11 @@ class SameFiguresTest {
                 "scale",
                 List.of(at(400, 300), at(1250, 320), at(1190, 900), at(430, 860)),
                 "millimetres",
-                0,
-                "zoom",
-                0.8);
+                0);
     }
 
     private static Map<String, Object> at(double x, double y) {
-        return Map.of("x", x, "y", y);
+        return Map.of("x", x, "y", y, "zoom", 0.001 * x);
     }
 
     static CallDesk desk() {

@@ -1,6 +1,8 @@
 package org.goldthistle.core.measure;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Iterator;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import org.goldthistle.core.RefusedException;
@@ -9,7 +11,7 @@ import org.goldthistle.core.sheet.Measured;
 /**
  * The value that comes of points tapped on a photo, and how far off it may be: a tap is off by {@value #TAP} pixels of the
  * screen, one standard deviation in each direction, so with {@code J} the derivative of the value by every tapped
- * coordinate, those of the scale included, {@code σ = τ·‖J‖}, where τ is that much of the photo at its zoom.
+ * coordinate, those of the scale included, {@code σ² = Σ (τ/zoom)²·J²}, each at the zoom at which it was tapped.
  *
  * @param measured what is taken
  * @param taps the points of each part, in pixels of the photo, in the order of {@link Taking#onPhoto}
@@ -60,42 +62,67 @@ public record PhotoValue(Measured measured, List<List<Point>> taps, PhotoScale s
     }
 
     /**
-     * Reckons the value.
+     * Reckons the value, all of it tapped at one zoom.
      *
      * @param zoom pixels of the screen for one of the photo, above 0
      * @throws RefusedException if nothing can come of the taps
      */
     public Estimate estimate(double zoom) {
-        if (!(zoom > 0 && Double.isFinite(zoom))) {
-            throw RefusedException.of("zoom", String.valueOf(zoom), "pixels of the screen for one of the photo");
+        return estimate(Collections.nCopies(allTaps(), zoom));
+    }
+
+    /**
+     * Reckons the value.
+     *
+     * @param zooms of each tap, part by part, then of the scale: pixels of the screen for one of the photo when it was
+     *     made or last moved, above 0
+     * @throws RefusedException if nothing can come of the taps
+     */
+    public Estimate estimate(List<Double> zooms) {
+        if (zooms.size() != allTaps()) {
+            throw RefusedException.of("zoom", zooms.size() + " of them", "one for each of " + allTaps() + " taps");
+        }
+        for (double zoom : zooms) {
+            if (!(zoom > 0 && Double.isFinite(zoom))) {
+                throw RefusedException.of("zoom", String.valueOf(zoom), "pixels of the screen for one of the photo");
+            }
         }
         double value = value();
         if (measured instanceof Measured.Count || measured instanceof Measured.Difference) {
             return new Estimate(value, 0);
         }
-        double squares = 0;
+        double variance = 0;
+        Iterator<Double> zoom = zooms.iterator();
         for (int part = 0; part < taps.size(); part++) {
             for (int i = 0; i < taps.get(part).size(); i++) {
-                squares += square(part, i, STEP, 0) + square(part, i, 0, STEP);
+                variance += (square(part, i, STEP, 0) + square(part, i, 0, STEP)) * square(TAP / zoom.next());
             }
         }
         for (int i = 0; i < scale.taps().size(); i++) {
-            squares += square(i, STEP, 0) + square(i, 0, STEP);
+            variance += (square(i, STEP, 0) + square(i, 0, STEP)) * square(TAP / zoom.next());
         }
-        return new Estimate(value, TAP / zoom * Math.sqrt(squares));
+        return new Estimate(value, Math.sqrt(variance));
+    }
+
+    private int allTaps() {
+        return taps.stream().mapToInt(List::size).sum() + scale.taps().size();
+    }
+
+    private static double square(double length) {
+        return length * length;
     }
 
     private double square(int part, int i, double dx, double dy) {
         double slope =
                 (movedTap(part, i, dx, dy).value() - movedTap(part, i, -dx, -dy).value()) / (2 * STEP);
-        return slope * slope;
+        return square(slope);
     }
 
     private double square(int i, double dx, double dy) {
         double slope = (new PhotoValue(measured, taps, scale.movedTap(i, dx, dy)).value()
                         - new PhotoValue(measured, taps, scale.movedTap(i, -dx, -dy)).value())
                 / (2 * STEP);
-        return slope * slope;
+        return square(slope);
     }
 
     private PhotoValue movedTap(int part, int i, double dx, double dy) {

@@ -9,6 +9,8 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -165,8 +167,13 @@ class PhotoValueTest {
         Camera camera = new Camera(0.4, Math.toRadians(30), 2800, 300);
         List<List<Point>> taps = laid.parts().stream().map(camera::sees).toList();
         List<Point> crosses = camera.sees(CROSSES);
+        List<List<Double>> zooms =
+                taps.stream().map(part -> zooms(part, random)).toList();
+        List<Double> ofCrosses = zooms(crosses, random);
         double told = new PhotoValue(laid.measured(), taps, PhotoScale.card(crosses))
-                .estimate(1)
+                .estimate(Stream.concat(zooms.stream(), Stream.of(ofCrosses))
+                        .flatMap(List::stream)
+                        .toList())
                 .error();
 
         int draws = 2000;
@@ -175,8 +182,10 @@ class PhotoValueTest {
         for (int i = 0; i < draws; i++) {
             double value = new PhotoValue(
                             laid.measured(),
-                            taps.stream().map(part -> shaken(part, random)).toList(),
-                            PhotoScale.card(shaken(crosses, random)))
+                            IntStream.range(0, taps.size())
+                                    .mapToObj(part -> shaken(taps.get(part), zooms.get(part), random))
+                                    .toList(),
+                            PhotoScale.card(shaken(crosses, ofCrosses, random)))
                     .estimate(1)
                     .value();
             sum += value;
@@ -187,10 +196,34 @@ class PhotoValueTest {
         assertThat(told).isCloseTo(spread, within(0.1 * spread));
     }
 
-    private static List<Point> shaken(List<Point> points, Random random) {
+    /** Each point was tapped as near or far as came to hand. */
+    private static List<Double> zooms(List<Point> points, Random random) {
         return points.stream()
-                .map(p -> p.plus(PhotoValue.TAP * random.nextGaussian(), PhotoValue.TAP * random.nextGaussian()))
+                .map(point -> Math.exp(2.5 * random.nextDouble() - 0.5))
                 .toList();
+    }
+
+    private static List<Point> shaken(List<Point> points, List<Double> zooms, Random random) {
+        return IntStream.range(0, points.size())
+                .mapToObj(i -> points.get(i)
+                        .plus(
+                                PhotoValue.TAP / zooms.get(i) * random.nextGaussian(),
+                                PhotoValue.TAP / zooms.get(i) * random.nextGaussian()))
+                .toList();
+    }
+
+    @Test
+    void nearer_taps_mend_what_was_tapped_near_and_no_more() {
+        PhotoValue line = new PhotoValue(
+                new Measured.Line("leaf"),
+                List.of(List.of(new Point(0, 0), new Point(400, 0))),
+                PhotoScale.ruler(new Point(0, 50), new Point(500, 50), 50));
+        double ends = PhotoValue.TAP * Math.sqrt(2) * 50 / 500; // mm, of two taps along the line
+        double ruler = PhotoValue.TAP * Math.sqrt(2) * 40 / 500;
+
+        assertThat(line.estimate(List.of(1.0, 1.0, 1e9, 1e9)).error()).isCloseTo(ends, within(1e-6));
+        assertThat(line.estimate(List.of(1e9, 1e9, 1.0, 1.0)).error()).isCloseTo(ruler, within(1e-6));
+        assertThat(line.estimate(1).error()).isCloseTo(Math.hypot(ends, ruler), within(1e-6));
     }
 
     @Test
@@ -223,6 +256,10 @@ class PhotoValueTest {
                 unfit("a part too few", "parts", () -> new PhotoValue(ratio, List.of(List.of(a, b)), ruler)),
                 unfit("a line of one tap", "parts[0]", () -> new PhotoValue(line, List.of(List.of(a)), ruler)),
                 unfit("no zoom", "zoom", () -> new PhotoValue(line, List.of(List.of(a, b)), ruler).estimate(0)),
+                unfit(
+                        "a zoom too few",
+                        "zoom",
+                        () -> new PhotoValue(line, List.of(List.of(a, b)), ruler).estimate(List.of(1.0, 1.0, 1.0))),
                 unfit(
                         "a lobe on the axis",
                         "parts",
