@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { cleanup, render, screen } from '@testing-library/react'
+import { act, cleanup, render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { useState } from 'react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
@@ -11,6 +11,7 @@ import { NumberEntry } from '../src/common/bench/NumberEntry'
 import { outbox } from '../src/common/bench/outbox'
 import { StateTiles } from '../src/common/bench/StateTiles'
 import { SignForm } from '../src/features/bench/SignForm'
+import type { ValueTaken } from '../src/reckoner/questions'
 import { figures } from '../src/reckoner/reckoner'
 import { Terms } from '../src/ui/Term'
 
@@ -119,6 +120,69 @@ describe('numbers as they are entered', () => {
     await user.click(screen.getByRole('button', { name: 'Take back 3' }))
 
     expect(screen.getByRole('list', { name: 'Values' }).textContent).toBe('4')
+  })
+})
+
+const shape = {
+  ...teeth,
+  kind: 'ratio',
+  parts: [{ words: 'length' }, { words: 'width' }],
+} as unknown as Character
+
+function Shape() {
+  const [values, setValues] = useState<readonly number[]>([])
+  return (
+    <NumberEntry
+      sheet={sheet}
+      character={shape}
+      values={values}
+      covered={false}
+      draftKey="draft"
+      onAdd={(more) => setValues([...values, ...more])}
+      onTakeOut={() => {}}
+    />
+  )
+}
+
+describe('a leaf typed as its parts in one field', () => {
+  const asked: ((told: ValueTaken) => void)[] = []
+  const field = () => screen.getByRole<HTMLInputElement>('textbox', { name: /^Measure/ })
+  const answer = (told: ValueTaken) => act(async () => asked.shift()?.(told))
+  beforeEach(() => {
+    asked.length = 0
+    vi.spyOn(figures, 'ask').mockImplementation(
+      ((question: { what: string }) =>
+        new Promise((resolve) => {
+          if (question.what === 'taken') asked.push(resolve)
+        })) as never,
+    )
+  })
+  afterEach(() => vi.restoreAllMocks())
+
+  it('is taken once however often Enter is pressed, and so is the next that is typed meanwhile', async () => {
+    const user = userEvent.setup()
+    render(<Shape />)
+
+    await user.type(field(), '24/12{Enter}{Enter}{Enter}')
+    await user.type(field(), '15/10{Enter}')
+    await answer({ value: 2 })
+    await answer({ value: 1.5 })
+
+    expect(asked).toHaveLength(0)
+    expect(screen.getAllByRole('listitem').map((one) => one.textContent)).toEqual(['2', '1.5'])
+    expect(field().value).toBe('')
+  })
+
+  it('comes back with the reason where it is refused, before what was typed since', async () => {
+    const user = userEvent.setup()
+    render(<Shape />)
+
+    await user.type(field(), '24/0{Enter}')
+    await user.type(field(), '15/')
+    await answer({ refused: 'The width is above 0' })
+
+    expect(field().value).toBe('24/0 15/')
+    expect(screen.getByText(/The width is above 0/)).toBeTruthy()
   })
 })
 

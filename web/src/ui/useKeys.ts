@@ -7,14 +7,18 @@ const TYPING = 'input:not([type=checkbox]):not([type=radio]), textarea, select, 
 const OVER_THE_PAGE = '[role=dialog], [role=alertdialog], [role=menu]'
 const MOVES = ['j', 'k'] // these may be held down; everything else is done once, however long its key is held
 
+/** What a field of numbers says in `data-keys`, and which keys keep their meaning on the page while it is typed in. */
+export const MEANT_ELSEWHERE = { letters: /^[a-z?]$/, 'letters /': /^[a-z?/]$/ } as const
+type NumbersField = keyof typeof MEANT_ELSEWHERE
+
 /** Whether a key pressed on an element is text that is being typed. */
 function isTyping(target: EventTarget | null, key: string): boolean {
   if (!(target instanceof Element)) return false
   const field = target.closest(TYPING)
   if (!field) return false
   // no letter belongs in a field of numbers, so there letters keep their meaning; the field takes its number first
-  const numbers = field instanceof HTMLInputElement && field.dataset.keys === 'letters'
-  return !(numbers && /^[a-z?/]$/.test(key))
+  const keys = field instanceof HTMLInputElement ? field.dataset.keys : undefined
+  return !(keys !== undefined && keys in MEANT_ELSEWHERE && MEANT_ELSEWHERE[keys as NumbersField].test(key))
 }
 
 /** The name of a pressed key; a digit's key with Shift is told apart where the layout has no digit there. */

@@ -1,11 +1,11 @@
 import { X } from 'lucide-react'
-import { type FormEvent, type KeyboardEvent, useRef, useState } from 'react'
+import { type FormEvent, type KeyboardEvent, useLayoutEffect, useRef, useState } from 'react'
 import { flushSync } from 'react-dom'
-import { useKeptText } from '../../api/kept'
+import { readKept, useKeptText } from '../../api/kept'
 import type { Character, Sheet, Taken } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Drawing } from '../../ui/Drawing'
-import { useKeys } from '../../ui/useKeys'
+import { MEANT_ELSEWHERE, useKeys } from '../../ui/useKeys'
 import { measured, toItsError } from '../../ui/words'
 import { showEntered } from './asItStands'
 import { useInstrument } from './instruments'
@@ -52,6 +52,11 @@ export function NumberEntry({
   const said = last?.text === text && last.count === values.length ? last : undefined
   const [part, setPart] = useState<number>()
   const field = useRef<HTMLInputElement>(null)
+  const inTurn = useRef(Promise.resolve())
+  const latest = useRef({ onAdd, count: values.length }) // a leaf may be typed while the one before it is still reckoned
+  useLayoutEffect(() => {
+    latest.current = { onAdd, count: values.length }
+  }, [onAdd, values.length])
   const isCount = character.kind === 'count'
   const limits = outermost(character)
   const start = (digit: string) => () => {
@@ -62,18 +67,20 @@ export function NumberEntry({
   const say = (words: string, doubt: boolean) => setLast({ words, text, count: values.length, doubt })
 
   const hasParts = (character.parts ?? []).length > 1
-  /** Asks once of a value beyond all candidates; true: it is meant, or lies within. */
-  const isMeant = (value: number, turned?: number): boolean => {
+  const keys = hasParts ? 'letters' : 'letters /' // between two parts a slash belongs here
+  /** What is asked once of a value beyond all candidates; undefined: it lies within, or is meant. */
+  const doubtOf = (value: number, turned?: number): string | undefined => {
     const [least, most] = limits
-    if ((value >= least && value <= most) || said?.doubt) return true
+    if ((value >= least && value <= most) || said?.doubt) return undefined
     const isTurned = turned !== undefined && turned >= least && turned <= most
-    say(
-      isTurned
-        ? `Is that ${character.parts[0]?.words} first? The other way round it were ${measured(short(turned), character.unit)}. Enter again keeps it as typed.`
-        : `Really ${measured(short(value), character.unit)}? Every candidate lies between ${least} and ${measured(most, character.unit)}. Enter again keeps it.`,
-      true,
-    )
-    return false
+    return isTurned
+      ? `Is that ${character.parts[0]?.words} first? The other way round it were ${measured(short(turned), character.unit)}. Enter again keeps it as typed.`
+      : `Really ${measured(short(value), character.unit)}? Every candidate lies between ${least} and ${measured(most, character.unit)}. Enter again keeps it.`
+  }
+  const isMeant = (value: number, turned?: number): boolean => {
+    const doubt = doubtOf(value, turned)
+    if (doubt) say(doubt, true)
+    return !doubt
   }
   /** Takes a value with the parts that it was taken from. */
   const takeParts = (value: number, parts: readonly number[], turned: number | undefined): boolean => {
@@ -82,38 +89,40 @@ export function NumberEntry({
     onAdd([value], [{ parts: [...parts] }])
     return true
   }
-  /** Reckons what is typed as parts, such as 24/18, one word a leaf. */
-  const reckon = async () => {
-    const leaves = text.trim().split(/[\s;]+/)
+  /** Puts back what could not be taken, before whatever was typed since. */
+  const giveBack = (typed: string, words: string, doubt = false) => {
+    const since = readKept(draftKey, '')
+    const back = since === '' ? typed : `${typed} ${since}`
+    setText(back)
+    setLast({ words, text: back, count: latest.current.count, doubt })
+  }
+  /** Reckons what was typed as parts, such as 24/18, one word a leaf; the field is free meanwhile. */
+  const reckon = async (typed: string) => {
     const added: number[] = []
     const from: Taken[] = []
-    for (const leaf of leaves) {
+    for (const leaf of typed.trim().split(/[\s;]+/)) {
       const parts = leaf.split('/').map((one) => parseNumbers(one, false).numbers[0] ?? Number.NaN)
       if (parts.some(Number.isNaN)) {
-        say(
-          `“${leaf}” is not ${character.parts.map((one) => one.words).join(' / ')}. It stays here; correct it.`,
-          false,
-        )
-        return
+        const asked = character.parts.map((one) => one.words).join(' / ')
+        return giveBack(typed, `“${leaf}” is not ${asked}. It stays here; correct it.`)
       }
       const { value, turned, refused } = await reckoned(sheet.versionId, character.id, parts)
-      if (value === undefined) {
-        say(`${refused}. It stays here; correct it.`, false)
-        return
-      }
-      if (!isMeant(value, turned)) return
+      if (value === undefined) return giveBack(typed, `${refused}. It stays here; correct it.`)
+      const doubt = doubtOf(value, turned)
+      if (doubt) return giveBack(typed, doubt, true)
       added.push(value)
       from.push({ parts })
     }
-    setText('')
-    onAdd(added, from)
+    latest.current.onAdd(added, from)
+    flushSync(showEntered) // what is typed next is put beside these
   }
 
   /** Takes what is typed, if it is numbers; false: it stays, and it is said why. */
   const take = (): boolean => {
     if (text.trim() === '') return true
     if (hasParts && text.includes('/')) {
-      void reckon()
+      setText('') // at once, so that no press takes it twice
+      inTurn.current = inTurn.current.then(() => reckon(text))
       return false
     }
     const { numbers, wrong } = parseNumbers(text, isCount, limits)
@@ -141,7 +150,7 @@ export function NumberEntry({
   }
   const press = (event: KeyboardEvent) => {
     if (event.key === 'Escape') field.current?.blur()
-    if (event.ctrlKey || event.metaKey || event.altKey || !/^[a-z?/]$/.test(event.key)) return
+    if (event.ctrlKey || event.metaKey || event.altKey || !MEANT_ELSEWHERE[keys].test(event.key)) return
     // no letter belongs here: the number is taken first, then the letter does what it does, and knows of the number; if it
     // cannot be taken, nothing does
     let taken = false
@@ -185,7 +194,7 @@ export function NumberEntry({
                 inputMode={isCount ? 'numeric' : 'decimal'}
                 enterKeyHint="done"
                 maxLength={LONGEST}
-                data-keys="letters"
+                data-keys={keys}
                 value={text}
                 onChange={(event) => setText(event.target.value)}
                 onKeyDown={press}

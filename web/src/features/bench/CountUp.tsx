@@ -50,6 +50,7 @@ function Counting({ sheet, character, draftKey, onAdd, onDone }: CountingProps) 
   const counts = character.parts.map((_, i) => Number(kept.split(BETWEEN)[i] ?? '') || 0)
   const [part, setPart] = useState(0)
   const [why, setWhy] = useState<string>()
+  const [keeping, setKeeping] = useState(false)
   const words = character.parts[part]?.words
   const count = (by: 1 | -1) => {
     navigator.vibrate?.(FELT)
@@ -58,8 +59,10 @@ function Counting({ sheet, character, draftKey, onAdd, onDone }: CountingProps) 
   }
   useKeys({ '+': () => count(1), '-': () => count(-1) })
   const finish = async () => {
+    setKeeping(true)
     const { value, refused } = await reckoned(sheet.versionId, character.id, counts)
     if (value === undefined) {
+      setKeeping(false)
       setWhy(`${refused}. The counts stand; correct them.`)
       return
     }
@@ -98,7 +101,9 @@ function Counting({ sheet, character, draftKey, onAdd, onDone }: CountingProps) 
         {part + 1 < character.parts.length ? (
           <Button onClick={() => setPart(part + 1)}>Now {character.parts[part + 1]?.words}</Button>
         ) : (
-          <Button onClick={() => void finish()}>Keep this count</Button>
+          <Button disabled={keeping} onClick={() => void finish()}>
+            Keep this count
+          </Button>
         )}
       </div>
       {why && <p className="text-rust-ink">{why}</p>}

@@ -18,6 +18,7 @@ export function Photos({ bench, character }: { readonly bench: Bench; readonly c
   const [openId, setOpenId] = useState<string>()
   const [unkept, setUnkept] = useState<File>()
   const keep = async (file: File) => {
+    setUnkept(undefined)
     const id = crypto.randomUUID()
     try {
       await keepFile(id, file)
@@ -25,7 +26,6 @@ export function Photos({ bench, character }: { readonly bench: Bench; readonly c
       setUnkept(file)
       return
     }
-    setUnkept(undefined)
     enter({ kind: 'photo', character, name: file.name, sizeBytes: file.size }, id)
   }
   const pick = (file: File | undefined) => {
