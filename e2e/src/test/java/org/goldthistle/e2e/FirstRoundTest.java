@@ -62,7 +62,7 @@ class FirstRoundTest extends BrowserTest {
         lead.navigate("/people");
         lead.getByText("Invite somebody").click();
         lead.getByLabel("Call sign").fill(callSign);
-        lead.getByLabel("Survey").selectOption("Kettle Moss round, Tarnholt Forest 2026");
+        lead.getByRole(AriaRole.DIALOG).getByLabel("Survey").selectOption("Kettle Moss round, Tarnholt Forest 2026");
         lead.getByText("Make the link").click();
         String link = lead.getByText(Pattern.compile("/welcome#")).innerText();
         Page newcomer = stranger(1280, 800);

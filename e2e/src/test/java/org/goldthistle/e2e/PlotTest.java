@@ -246,7 +246,7 @@ class PlotTest extends BrowserTest {
         assertAccessible(lead);
         lead.getByText("Invite somebody").click();
         lead.getByLabel("Call sign").fill("Linnet");
-        lead.getByLabel("Survey").selectOption("Kettle Moss round, Tarnholt Forest 2026");
+        lead.getByRole(AriaRole.DIALOG).getByLabel("Survey").selectOption("Kettle Moss round, Tarnholt Forest 2026");
         lead.getByText("Make the link").click();
         String link = lead.getByText(Pattern.compile("/welcome#")).innerText();
 
