@@ -38,7 +38,7 @@ export function SurveyHead({ chosen, title, words }: Props) {
           <PageTitle>{title}</PageTitle>
           <h1 className="text-2xl">{title}</h1>
           <p className="text-quiet">
-            <span className={surveys.length > 1 ? 'max-sm:sr-only' : ''}>
+            <span className={surveys.length > 1 ? 'max-sm:not-print:sr-only' : ''}>
               {survey.name}, season {survey.season}.
             </span>{' '}
             {words}
