@@ -1,6 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import type { Character } from '../src/api/types'
-import { begun, type PhotoInHand, partAsked, withLeaves } from '../src/features/bench/photoInHand'
+import {
+  begun,
+  type PhotoInHand,
+  partAsked,
+  photoInHand,
+  takeInHand,
+  withLeaves,
+} from '../src/features/bench/photoInHand'
 import type { Leaf } from '../src/features/bench/photoMarks'
 
 const line = (words: string) => ({ words, fewest: 2, most: 2 })
@@ -59,6 +66,22 @@ describe('a photo that was measured on', () => {
       [at(8), at(4)],
     ])
     expect(begun(SHAPE, again).open).toEqual([{ leaf: 2, taps: [at(10), []] }])
+  })
+
+  it('asks past a part in the middle that was tapped before', () => {
+    const three = character('depth', 'foot', 'length of the blade', 'notch')
+
+    expect(partAsked(three, [[], at(1), []])).toBe(0)
+    expect(partAsked(three, [at(2), at(1), []])).toBe(2)
+    expect(partAsked(three, [at(2), at(1), at(3)])).toBeUndefined()
+  })
+
+  it('is of whoever took it and of its tree alone', () => {
+    takeInHand('Siskin', 'tree 23', photo)
+
+    expect(photoInHand('Siskin', 'tree 23')).toBe(photo)
+    expect(photoInHand('Wren', 'tree 23')).toBeUndefined()
+    expect(photoInHand('Siskin', 'tree 24')).toBeUndefined()
   })
 
   it('hands on nothing that the other way of taking it does not know', () => {

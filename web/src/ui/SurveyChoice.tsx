@@ -24,3 +24,20 @@ export function SurveyChoice({ surveys, survey, onChoose }: Props) {
     </div>
   )
 }
+
+/** The head of a part of a page that is about a survey, where the rest of the page is not. */
+export function SurveyPartHead({ title, ...chosen }: Props & { readonly title: string }) {
+  const { survey } = chosen
+  return (
+    <div className="flex flex-wrap items-end justify-between gap-3">
+      <div>
+        <h2 className="text-lg">{title}</h2>
+        <p className="text-quiet">
+          {survey.name}, season {survey.season}
+          {survey.closedAt && ', closed'}
+        </p>
+      </div>
+      <SurveyChoice {...chosen} />
+    </div>
+  )
+}

@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
-import { SurveyChoice } from '../../ui/SurveyChoice'
+import { SurveyPartHead } from '../../ui/SurveyChoice'
 import { crewQuery, setRule } from './queries'
 
 /** For leads: what the survey in hand asks to be practised before a name counts by itself, and how far its crew is. */
@@ -17,16 +17,7 @@ export function SignOffRules() {
   if (!survey) return null
   return (
     <section aria-label="Practised first" className="mt-6 grid gap-3">
-      <div className="flex flex-wrap items-end justify-between gap-3">
-        <div>
-          <h2 className="text-lg">Practised first</h2>
-          <p className="text-quiet">
-            {survey.name}, season {survey.season}
-            {survey.closedAt && ', closed'}
-          </p>
-        </div>
-        <SurveyChoice surveys={surveys} survey={survey} onChoose={choose} />
-      </div>
+      <SurveyPartHead title="Practised first" surveys={surveys} survey={survey} onChoose={choose} />
       <p className="max-w-prose">
         Who has not called so many practice trees of a group rightly in a row, none of them as an invader that
         it is not, has each name in it read a second time. It counts from now on, and keeps nobody out.

@@ -1,6 +1,7 @@
 import { Ruler as RulerSign } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import { Link } from 'react-router'
+import { useObserver } from '../../api/observer'
 import type { Bench, Character, Sheet as GroupSheet, Taken } from '../../api/types'
 import { parseNumbers } from '../../common/bench/numbers'
 import { keepFile } from '../../common/bench/outboxFiles'
@@ -55,7 +56,8 @@ export function PhotoMeasure({ bench, sheet, character, onAdd }: Props) {
   const [picture, setPicture] = useState<Picture>()
   const [why, setWhy] = useState<string>()
   const field = useRef<HTMLInputElement>(null)
-  const before = photoInHand(bench.tree.id)
+  const observer = useObserver().callSign
+  const before = photoInHand(observer, bench.tree.id)
   const open = async (file: File, before?: PhotoInHand) => {
     const address = URL.createObjectURL(file)
     try {
@@ -122,6 +124,7 @@ type MeasuringProps = Props & { readonly picture: Picture; readonly onDone: () =
 
 function Measuring({ picture, bench, sheet, character, onAdd, onDone }: MeasuringProps) {
   const enter = useEnter(bench.tree)
+  const observer = useObserver().callSign
   const { scaled } = picture.before ?? {}
   const known = scaled && !(character.needsScale && scaled.kind === 'none') ? scaled : undefined
   const [kind, setKind] = useState<ScaleKind>(known?.kind ?? (character.needsScale ? 'card' : 'none'))
@@ -132,7 +135,7 @@ function Measuring({ picture, bench, sheet, character, onAdd, onDone }: Measurin
   const [found] = useState(() => begun(character, picture.before))
   const leaf = (i: number) => found.open[i]?.taps ?? character.tapped.map(() => [])
   const [taps, setTaps] = useState<readonly (readonly Tapped[])[]>(() => leaf(0))
-  const [part, setPart] = useState(() => partAsked(character, leaf(0)))
+  const [part, setPart] = useState(() => partAsked(character, leaf(0)) ?? 0)
   const [leaves, setLeaves] = useState<readonly Leaf[]>([])
   const [keeping, setKeeping] = useState(false)
   const [unkept, setUnkept] = useState<string>()
@@ -172,7 +175,7 @@ function Measuring({ picture, bench, sheet, character, onAdd, onDone }: Measurin
     setTaps(next)
     // a line of two ends is one; what is counted goes on until somebody says that it is all
     const enough = asked.fewest > 0 && (next[part]?.length ?? 0) >= asked.fewest
-    if (enough && part + 1 < character.tapped.length) setPart(part + 1)
+    if (enough) setPart(partAsked(character, next) ?? part)
   }
   const move = (id: string, at: Tapped) => {
     const [of = '', place = ''] = id.split(' ')
@@ -198,7 +201,7 @@ function Measuring({ picture, bench, sheet, character, onAdd, onDone }: Measurin
     const next = leaf(leaves.length + 1)
     setLeaves([...leaves, { taps, taken }])
     setTaps(next)
-    setPart(partAsked(character, next))
+    setPart(partAsked(character, next) ?? 0)
   }
   const finish = async () => {
     const all = taken?.value === undefined ? leaves : [...leaves, { taps, taken }]
@@ -228,7 +231,7 @@ function Measuring({ picture, bench, sheet, character, onAdd, onDone }: Measurin
       scaled: { kind, scale, millimetres, check, across },
       passes: picture.before?.passes ?? [],
     }
-    takeInHand(bench.tree.id, withLeaves(photo, character, found, all))
+    takeInHand(observer, bench.tree.id, withLeaves(photo, character, found, all))
     onAdd(
       values,
       all.map((one) => ({ error: one.taken.error ?? null })),

@@ -34,15 +34,15 @@ export type Begun = {
   readonly open: readonly { readonly leaf: number; readonly taps: Taps }[]
 }
 
-let inHand: { readonly tree: string; readonly photo: PhotoInHand } | undefined
+let inHand: { readonly observer: string; readonly tree: string; readonly photo: PhotoInHand } | undefined
 
-/** The photo of this tree that was last measured on; gone after a reload, as the file is. */
-export function photoInHand(tree: string): PhotoInHand | undefined {
-  return inHand?.tree === tree ? inHand.photo : undefined
+/** The photo of a tree that an observer last measured on, and nobody else sees; gone after a reload, as the file is. */
+export function photoInHand(observer: string, tree: string): PhotoInHand | undefined {
+  return inHand?.observer === observer && inHand.tree === tree ? inHand.photo : undefined
 }
 
-export function takeInHand(tree: string, photo: PhotoInHand): void {
-  inHand = { tree, photo }
+export function takeInHand(observer: string, tree: string, photo: PhotoInHand): void {
+  inHand = { observer, tree, photo }
 }
 
 /** What was tapped before and is asked for again. */
@@ -61,12 +61,12 @@ export function begun(character: Character, photo: PhotoInHand | undefined): Beg
   }
 }
 
-/** The first part of a leaf that is still to be tapped; 0: none is. */
-export function partAsked(character: Character, taps: Taps): number {
-  return Math.max(
-    0,
-    character.tapped.findIndex((_, i) => (taps[i] ?? []).length === 0 || !isEnough(character, taps, i)),
+/** The first part of a leaf that is still to be tapped; undefined: none is. */
+export function partAsked(character: Character, taps: Taps): number | undefined {
+  const first = character.tapped.findIndex(
+    (_, i) => (taps[i] ?? []).length === 0 || !isEnough(character, taps, i),
   )
+  return first < 0 ? undefined : first
 }
 
 /** The photo with one more character measured on it, from what that found there. */

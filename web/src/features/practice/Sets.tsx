@@ -8,7 +8,7 @@ import type { Survey } from '../../api/types'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Notice } from '../../ui/Notice'
-import { SurveyChoice } from '../../ui/SurveyChoice'
+import { SurveyPartHead } from '../../ui/SurveyChoice'
 import { dayAndTime } from '../../ui/words'
 import { openSet, setsQuery } from './queries'
 
@@ -27,16 +27,7 @@ export function Sets({ surveys, survey, choose }: Props) {
   if (!isLead && !sets.data?.length) return null
   return (
     <section>
-      <div className="flex flex-wrap items-end justify-between gap-3">
-        <div>
-          <h2 className="text-lg">Calling together</h2>
-          <p className="text-quiet">
-            {survey.name}, season {survey.season}
-            {survey.closedAt && ', closed'}
-          </p>
-        </div>
-        <SurveyChoice surveys={surveys} survey={survey} onChoose={choose} />
-      </div>
+      <SurveyPartHead title="Calling together" surveys={surveys} survey={survey} onChoose={choose} />
       <p className="max-w-prose">
         Ten trees, the same for everybody; what came of them is told by character once the lead closes the
         set.
